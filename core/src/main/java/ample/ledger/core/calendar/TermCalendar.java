@@ -1,0 +1,72 @@
+package ample.ledger.core.calendar;
+
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.time.temporal.TemporalAdjusters;
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+
+/**
+ * The exceptions that a term makes to plain weeks: days without classes, and days that follow another weekday's
+ * timetable. Expands a {@link Timing} to the dates on which it is held.
+ *
+ * <p>A meeting posted for one date is held on that date whatever the calendar says: the registrar named it.
+ */
+public final class TermCalendar {
+
+    /** A calendar without exceptions. */
+    public static final TermCalendar PLAIN = new TermCalendar(List.of());
+
+    private final Map<LocalDate, ExceptionalDay> exceptions = new TreeMap<>();
+
+    /**
+     * One date that is not as its weekday.
+     *
+     * @param follows the weekday whose timetable it follows; empty for no classes at all
+     * @param label what the registrar calls it, as in "Harvest Week"
+     */
+    public record ExceptionalDay(LocalDate date, Optional<DayOfWeek> follows, String label) {}
+
+    /** A calendar with these exceptions; of two for one date the later in the list counts. */
+    public TermCalendar(Collection<ExceptionalDay> exceptions) {
+        exceptions.forEach(exception -> this.exceptions.put(exception.date(), exception));
+    }
+
+    /** In order of date. */
+    public List<ExceptionalDay> exceptions() {
+        return List.copyOf(exceptions.values());
+    }
+
+    /** The weekday whose timetable is followed on {@code date}; empty where there are no classes. */
+    public Optional<DayOfWeek> timetableOf(LocalDate date) {
+        ExceptionalDay exception = exceptions.get(date);
+        return exception == null ? Optional.of(date.getDayOfWeek()) : exception.follows();
+    }
+
+    /**
+     * The dates on which {@code timing} is held, in order; none for arranged hours. A date that follows Monday's
+     * timetable holds the Monday meetings of its own week. Cost: one look-up a date of the range.
+     */
+    public List<LocalDate> datesOf(Timing timing) {
+        if (timing instanceof Timing.Once once) {
+            return List.of(once.date());
+        }
+        if (!(timing instanceof Timing.Weekly weekly)) {
+            return List.of();
+        }
+        LocalDate firstMonday = mondayOf(weekly.dates().first());
+        return weekly.dates()
+                .dates()
+                .filter(date -> ChronoUnit.WEEKS.between(firstMonday, mondayOf(date)) % weekly.everyWeeks() == 0)
+                .filter(date -> timetableOf(date).filter(weekly.days()::contains).isPresent())
+                .toList();
+    }
+
+    private static LocalDate mondayOf(LocalDate date) {
+        return date.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
+    }
+}

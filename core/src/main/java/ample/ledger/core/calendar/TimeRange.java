@@ -1,0 +1,56 @@
+package ample.ledger.core.calendar;
+
+import java.time.Duration;
+import java.time.LocalTime;
+
+/**
+ * The half-open stretch of one day between two wall-clock times, such as 9:30–10:50.
+ *
+ * <p>Never empty and never across midnight. Minutes are the resolution: registrars post nothing finer.
+ */
+public record TimeRange(LocalTime start, LocalTime end) {
+
+    public TimeRange {
+        if (start.getSecond() != 0 || start.getNano() != 0 || end.getSecond() != 0 || end.getNano() != 0) {
+            throw new IllegalArgumentException("Times are posted to the minute: " + start + " to " + end);
+        }
+        if (!start.isBefore(end)) {
+            throw new IllegalArgumentException("A meeting must end after it starts: " + start + " to " + end);
+        }
+    }
+
+    /** Reads {@code 9:30} or {@code 09:30} twice. */
+    public static TimeRange of(String start, String end) {
+        return new TimeRange(ClockTime.parse(start).orElseThrow(), ClockTime.parse(end).orElseThrow());
+    }
+
+    public int startMinute() {
+        return ClockTime.minuteOfDay(start);
+    }
+
+    public int endMinute() {
+        return ClockTime.minuteOfDay(end);
+    }
+
+    /** Length in minutes; at least 1. */
+    public int minutes() {
+        return (int) Duration.between(start, end).toMinutes();
+    }
+
+    /** Minutes shared with {@code other}; 0 when they merely touch. */
+    public int overlapMinutes(TimeRange other) {
+        return Math.max(
+                0, Math.min(endMinute(), other.endMinute()) - Math.max(startMinute(), other.startMinute()));
+    }
+
+    /** Whether {@code other} lies entirely in this range; a common edge counts as inside. */
+    public boolean encloses(TimeRange other) {
+        return !other.start.isBefore(start) && !other.end.isAfter(end);
+    }
+
+    /** As people write it, in 24 hours: "9:30–10:50". */
+    @Override
+    public String toString() {
+        return ClockTime.format(start) + "–" + ClockTime.format(end);
+    }
+}

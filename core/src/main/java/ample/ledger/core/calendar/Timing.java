@@ -1,0 +1,77 @@
+package ample.ledger.core.calendar;
+
+import java.math.BigDecimal;
+import java.time.LocalDate;
+import java.util.Optional;
+
+/** When a meeting takes place: weekly or every other week, once, or in arranged hours with no set time. */
+public sealed interface Timing {
+
+    /** The days of the week on which it meets at set times; empty for arranged hours. */
+    Days days();
+
+    /** The hours of such a day; empty for arranged hours. */
+    Optional<TimeRange> time();
+
+    /**
+     * On the same days and hours every {@code everyWeeks} weeks, counted from the Monday of the week of
+     * {@code dates.first()}: a meeting every other week is held in the first, third and fifth week of its dates.
+     *
+     * @param everyWeeks 1 for every week, 2 for every other week
+     */
+    record Weekly(Days days, TimeRange hours, DateRange dates, int everyWeeks) implements Timing {
+
+        public Weekly {
+            if (days.isEmpty()) {
+                throw new IllegalArgumentException("A weekly meeting needs at least one day, at " + hours);
+            }
+            if (everyWeeks < 1 || everyWeeks > 2) {
+                throw new IllegalArgumentException("A meeting is every week or every other week, not every "
+                        + everyWeeks + " weeks");
+            }
+        }
+
+        @Override
+        public Optional<TimeRange> time() {
+            return Optional.of(hours);
+        }
+    }
+
+    /** On one date only. */
+    record Once(LocalDate date, TimeRange hours) implements Timing {
+
+        @Override
+        public Days days() {
+            return Days.of(date.getDayOfWeek());
+        }
+
+        @Override
+        public Optional<TimeRange> time() {
+            return Optional.of(hours);
+        }
+    }
+
+    /**
+     * No set time: so many hours a week, when it suits.
+     *
+     * @param hoursPerWeek hours of 60 minutes that class would have taken; more than 0
+     */
+    record Arranged(BigDecimal hoursPerWeek, DateRange dates) implements Timing {
+
+        public Arranged {
+            if (hoursPerWeek.signum() <= 0) {
+                throw new IllegalArgumentException("Arranged hours must be more than 0, not " + hoursPerWeek);
+            }
+        }
+
+        @Override
+        public Days days() {
+            return Days.NONE;
+        }
+
+        @Override
+        public Optional<TimeRange> time() {
+            return Optional.empty();
+        }
+    }
+}

@@ -1,0 +1,14 @@
+package ample.ledger.core.edition;
+
+import java.time.Instant;
+
+/**
+ * One posting of a term's schedule; the next one corrects it.
+ *
+ * @param id names it in the store
+ * @param term code of the term
+ * @param number counts the term's editions from 1
+ * @param note what the registrar says about it; may be empty
+ * @param checksum SHA-256 of its tables, in hexadecimal digits
+ */
+public record Edition(long id, String term, int number, Instant postedAt, String note, String checksum) {}

@@ -1,0 +1,22 @@
+package ample.ledger.core.exchange;
+
+/** What is wrong with one cell of the row being assembled; the assembler turns it into a {@link Fault}. */
+final class Unfit extends RuntimeException {
+
+    private static final long serialVersionUID = 1L;
+
+    private final String column;
+
+    Unfit(String column, String sentence) {
+        super(sentence);
+        this.column = column;
+    }
+
+    String column() {
+        return column;
+    }
+
+    String sentence() {
+        return getMessage();
+    }
+}

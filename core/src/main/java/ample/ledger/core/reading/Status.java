@@ -1,0 +1,40 @@
+package ample.ledger.core.reading;
+
+import ample.ledger.core.schedule.Section;
+
+/** Whether a section can be had, each with its own word; {@link #of} derives it. */
+public enum Status {
+    OPEN("open"),
+    OPEN_BUT_NOT_TO_YOU("open, but not to you"),
+    FULL_WAITLIST_OPEN("full, waitlist open"),
+    FULL("full"),
+    CANCELLED("cancelled");
+
+    private final String label;
+
+    Status(String label) {
+        this.label = label;
+    }
+
+    /** As shown to people. */
+    public String label() {
+        return label;
+    }
+
+    /**
+     * The status of {@code section} whose seats stand as {@code seats} says. Seats that are all held for others, or
+     * promised to people waiting, are free but not open to this person.
+     */
+    public static Status of(Section section, SeatAccount seats) {
+        if (section.cancelled()) {
+            return CANCELLED;
+        }
+        if (seats.open() > 0) {
+            return OPEN;
+        }
+        if (seats.heldSeats() > 0 && seats.enrolled() + seats.promised() < seats.capacity()) {
+            return OPEN_BUT_NOT_TO_YOU;
+        }
+        return seats.waitlistOpen() > 0 ? FULL_WAITLIST_OPEN : FULL;
+    }
+}

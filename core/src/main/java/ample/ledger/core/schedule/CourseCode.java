@@ -1,0 +1,40 @@
+package ample.ledger.core.schedule;
+
+import java.util.Comparator;
+
+/**
+ * The code of a course: its subject and its number, such as GLAC and 240d. Ordered by subject, then by the digits of
+ * the number as a number, then by what follows them.
+ *
+ * @param subject the code of the subject
+ * @param number digits, then any letters that the institution's code key explains
+ */
+public record CourseCode(String subject, String number) implements Comparable<CourseCode> {
+
+    private static final Comparator<CourseCode> ORDER = Comparator.comparing(CourseCode::subject)
+            .thenComparingInt(CourseCode::digits)
+            .thenComparing(CourseCode::number);
+
+    public CourseCode {
+        if (!number.matches("[0-9]{1,6}\\p{L}{0,4}")) {
+            throw new IllegalArgumentException(
+                    "A course number is 1 to 6 digits and up to 4 letters after them, not “" + number + "”");
+        }
+    }
+
+    /** The leading digits of the number, as in 240 of 240d. */
+    public int digits() {
+        return Integer.parseInt(number.replaceFirst("\\p{L}+$", ""));
+    }
+
+    @Override
+    public int compareTo(CourseCode other) {
+        return ORDER.compare(this, other);
+    }
+
+    /** As it is written: "GLAC 240d". */
+    @Override
+    public String toString() {
+        return subject + " " + number;
+    }
+}

@@ -1,0 +1,123 @@
+package ample.ledger.core.schedule;
+
+import ample.ledger.core.code.CodeKey;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+
+/**
+ * Everything that one posting says about one term.
+ *
+ * <p>Lists are in the order people expect to read them: campuses and requirements as posted, subjects by code, sections
+ * by course and then by section code.
+ */
+public final class Schedule {
+
+    /** By course, then by section code, then by entry number. */
+    public static final Comparator<Section> SECTION_ORDER = Comparator.comparing(
+                    (Section section) -> section.course().code())
+            .thenComparing(Section::code)
+            .thenComparing(Section::entry);
+
+    private final Institution institution;
+    private final Term term;
+    private final CodeKey codeKey;
+    private final List<Campus> campuses;
+    private final List<Subject> subjects;
+    private final List<Requirement> requirements;
+    private final List<Section> sections;
+    private final Map<EntryNumber, Section> byEntry;
+    private final Map<CourseCode, List<Section>> byCourse;
+
+    public Schedule(
+            Institution institution,
+            Term term,
+            CodeKey codeKey,
+            List<Campus> campuses,
+            List<Subject> subjects,
+            List<Requirement> requirements,
+            List<Section> sections) {
+        this.institution = institution;
+        this.term = term;
+        this.codeKey = codeKey;
+        this.campuses = List.copyOf(campuses);
+        this.subjects =
+                subjects.stream().sorted(Comparator.comparing(Subject::code)).toList();
+        this.requirements = List.copyOf(requirements);
+        this.sections = sections.stream().sorted(SECTION_ORDER).toList();
+        this.byEntry = this.sections.stream().collect(Collectors.toUnmodifiableMap(Section::entry, Function.identity()));
+        this.byCourse = this.sections.stream()
+                .collect(Collectors.groupingBy(section -> section.course().code(), Collectors.toUnmodifiableList()));
+    }
+
+    public Institution institution() {
+        return institution;
+    }
+
+    public Term term() {
+        return term;
+    }
+
+    public CodeKey codeKey() {
+        return codeKey;
+    }
+
+    public List<Campus> campuses() {
+        return campuses;
+    }
+
+    public List<Subject> subjects() {
+        return subjects;
+    }
+
+    public List<Requirement> requirements() {
+        return requirements;
+    }
+
+    /** Every section posted, cancelled ones included. */
+    public List<Section> sections() {
+        return sections;
+    }
+
+    public Optional<Section> section(EntryNumber entry) {
+        return Optional.ofNullable(byEntry.get(entry));
+    }
+
+    /** The sections of the course, in order. */
+    public List<Section> sectionsOf(CourseCode course) {
+        return byCourse.getOrDefault(course, List.of());
+    }
+
+    /** The other sections that draw on the same pool: the cross-listed twins. */
+    public List<Section> twinsOf(Section section) {
+        return sections.stream()
+                .filter(other -> !other.equals(section)
+                        && other.pool().code().equals(section.pool().code()))
+                .toList();
+    }
+
+    /** The sections that can be taken as companions of {@code section}; none for a section that is one itself. */
+    public List<Section> companionsOf(Section section) {
+        if (section.companion().isPresent()) {
+            return List.of();
+        }
+        return sectionsOf(section.course().code()).stream()
+                .filter(other -> other.companion()
+                        .filter(companion ->
+                                companion.boundTo().map(section.entry()::equals).orElse(true))
+                        .isPresent())
+                .toList();
+    }
+
+    /** The sections that {@code companion} can be taken with; none for a section that is no companion. */
+    public List<Section> leadsOf(Section companion) {
+        return companion.companion().stream()
+                .flatMap(rule -> sectionsOf(companion.course().code()).stream()
+                        .filter(other -> other.companion().isEmpty())
+                        .filter(other -> rule.boundTo().map(other.entry()::equals).orElse(true)))
+                .toList();
+    }
+}

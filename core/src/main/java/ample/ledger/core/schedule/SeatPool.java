@@ -1,0 +1,56 @@
+package ample.ledger.core.schedule;
+
+import java.time.LocalDate;
+import java.util.List;
+
+/**
+ * The seats that one section, or several cross-listed ones, share.
+ *
+ * @param capacity seats in all; 0 or more
+ * @param waitlistCapacity places on the waitlist; 0 where there is none
+ * @param held seats kept for a group, in the order posted
+ * @param count how they stand
+ */
+public record SeatPool(String code, int capacity, int waitlistCapacity, List<Held> held, Count count) {
+
+    public SeatPool {
+        if (capacity < 0 || waitlistCapacity < 0) {
+            throw new IllegalArgumentException("Pool " + code + " cannot have " + capacity + " seats and a waitlist of "
+                    + waitlistCapacity);
+        }
+        held = List.copyOf(held);
+    }
+
+    /**
+     * Seats kept for a group.
+     *
+     * @param group who, in words: "Glaciology majors"
+     * @param seats still unclaimed; 1 or more
+     * @param until the last day they are kept
+     */
+    public record Held(String group, int seats, LocalDate until) {
+
+        public Held {
+            if (seats < 1) {
+                throw new IllegalArgumentException("Held for " + group + ": " + seats + " seats; it takes at least 1");
+            }
+        }
+    }
+
+    /**
+     * How the seats stand at one moment; none is below 0.
+     *
+     * @param enrolled may exceed the capacity: over-enrolled
+     * @param waiting people on the waitlist
+     * @param promised seats offered to people on the waitlist who have not answered yet
+     */
+    public record Count(int enrolled, int waiting, int promised) {
+
+        public Count {
+            if (enrolled < 0 || waiting < 0 || promised < 0) {
+                throw new IllegalArgumentException("Seats cannot stand at %d enrolled, %d waiting, %d promised"
+                        .formatted(enrolled, waiting, promised));
+            }
+        }
+    }
+}

@@ -1,0 +1,11 @@
+package ample.ledger.core.schedule;
+
+import ample.ledger.core.calendar.DateRange;
+import ample.ledger.core.calendar.TermCalendar;
+
+/**
+ * A teaching period with its own schedule.
+ *
+ * @param code names it in files and addresses: {@code autumn-2031}
+ */
+public record Term(String code, String name, DateRange dates, TermCalendar calendar) {}

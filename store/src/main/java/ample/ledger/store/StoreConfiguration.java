@@ -1,0 +1,19 @@
+package ample.ledger.store;
+
+import org.apache.ibatis.annotations.Mapper;
+import org.mybatis.spring.annotation.MapperScan;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** What an application imports to reach the store; the data source is its own. */
+@Configuration(proxyBeanMethods = false)
+@MapperScan(basePackageClasses = EditionMapper.class, annotationClass = Mapper.class)
+public class StoreConfiguration {
+
+    @Bean
+    Editions editions(EditionMapper mapper, PlatformTransactionManager transactions) {
+        return new Editions(mapper, new TransactionTemplate(transactions));
+    }
+}

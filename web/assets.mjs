@@ -1,0 +1,46 @@
+// Puts styles, fonts and third-party scripts beside the compiled classes, from where the application serves them.
+// Installs the npm packages first where they are missing or older than the lock file.
+import { execFileSync } from "node:child_process";
+import { copyFileSync, existsSync, mkdirSync, statSync } from "node:fs";
+import { dirname, join } from "node:path";
+import { fileURLToPath } from "node:url";
+
+const here = dirname(fileURLToPath(import.meta.url));
+const out = join(here, "target/classes/assets");
+
+const copies = {
+  "fonts/literata.woff2":
+    "@fontsource-variable/literata/files/literata-latin-wght-normal.woff2",
+  "fonts/instrument-sans.woff2":
+    "@fontsource-variable/instrument-sans/files/instrument-sans-latin-standard-normal.woff2",
+  "fonts/sometype-mono.woff2":
+    "@fontsource-variable/sometype-mono/files/sometype-mono-latin-wght-normal.woff2",
+  "js/idiomorph.js": "idiomorph/dist/idiomorph.esm.js",
+};
+
+function run(command, ...args) {
+  execFileSync(command, args, { cwd: here, stdio: "inherit" });
+}
+
+const installed = join(here, "node_modules/.package-lock.json");
+const lock = join(here, "package-lock.json");
+if (
+  !existsSync(installed) ||
+  statSync(installed).mtimeMs < statSync(lock).mtimeMs
+) {
+  run("npm", "ci", "--no-fund", "--no-audit", "--loglevel=error");
+}
+
+for (const [to, from] of Object.entries(copies)) {
+  mkdirSync(dirname(join(out, to)), { recursive: true });
+  copyFileSync(join(here, "node_modules", from), join(out, to));
+}
+
+run(
+  join(here, "node_modules/.bin/tailwindcss"),
+  "--input",
+  "src/main/styles/ledger.css",
+  "--output",
+  join(out, "ledger.css"),
+  "--minify",
+);

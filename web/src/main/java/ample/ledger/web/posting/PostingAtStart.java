@@ -1,0 +1,59 @@
+package ample.ledger.web.posting;
+
+import ample.ledger.core.exchange.BundleReader;
+import ample.ledger.core.exchange.FaultyBundleException;
+import ample.ledger.store.Editions;
+import java.nio.file.Path;
+import java.time.Clock;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.InitializingBean;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.stereotype.Component;
+
+/**
+ * Posts the bundle that the option {@code ledger.post} names, before the first page is served. A bundle with faults stops
+ * the start and changes nothing.
+ */
+@Component
+public class PostingAtStart implements InitializingBean {
+
+    private static final Logger LOG = LoggerFactory.getLogger(PostingAtStart.class);
+
+    private final Editions editions;
+    private final Clock clock;
+    private final String folder;
+    private final String note;
+
+    PostingAtStart(
+            Editions editions, Clock clock, @Value("${ledger.post}") String folder, @Value("${ledger.note}") String note) {
+        this.editions = editions;
+        this.clock = clock;
+        this.folder = folder;
+        this.note = note;
+    }
+
+    @Override
+    public void afterPropertiesSet() {
+        if (folder.isBlank()) {
+            return;
+        }
+        Editions.Posting posting = editions.post(BundleReader.read(Path.of(folder)), note, clock.instant());
+        LOG.info(
+                "{}: edition {} {}",
+                posting.edition().term(),
+                posting.edition().number(),
+                posting.posted() ? "posted" : "stands; the bundle says the same");
+    }
+
+    /** The faulty bundle that kept the application from starting, or null when it was something else. */
+    public static @Nullable FaultyBundleException faultIn(Throwable failure) {
+        for (Throwable cause = failure; cause != null; cause = cause.getCause()) {
+            if (cause instanceof FaultyBundleException faulty) {
+                return faulty;
+            }
+        }
+        return null;
+    }
+}

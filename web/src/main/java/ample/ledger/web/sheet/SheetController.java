@@ -1,0 +1,36 @@
+package ample.ledger.web.sheet;
+
+import ample.ledger.core.browse.BriefAddress;
+import ample.ledger.core.schedule.EntryNumber;
+import ample.ledger.core.schedule.Section;
+import ample.ledger.web.term.BriefReader;
+import ample.ledger.web.term.Terms;
+import jakarta.servlet.http.HttpServletRequest;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+
+/** Answers the address of a section's sheet. */
+@Controller
+class SheetController {
+
+    private final Terms terms;
+
+    SheetController(Terms terms) {
+        this.terms = terms;
+    }
+
+    /** The sheet. What the address says of a brief only leads back, so what makes no sense in it is passed over. */
+    @GetMapping("/{term}/section/{entry}")
+    String sheet(@PathVariable String term, @PathVariable String entry, HttpServletRequest request, Model model) {
+        Terms.PostedTerm posted = terms.get(term);
+        BriefAddress.Reading reading = BriefReader.read(request, posted.schedule());
+        Section section = EntryNumber.parse(entry)
+                .flatMap(posted.schedule()::section)
+                .orElseThrow(() -> new UnknownSectionException(posted, entry, reading.brief()));
+        model.addAttribute("posted", posted);
+        model.addAttribute("page", SheetPages.page(posted, section, reading.brief()));
+        return "sheet/page";
+    }
+}

@@ -1,0 +1,168 @@
+package ample.ledger.web.sheet;
+
+import ample.ledger.core.browse.Brief;
+import ample.ledger.core.code.CodeKey;
+import ample.ledger.core.reading.ClassHours;
+import ample.ledger.core.reading.SeatAccount;
+import ample.ledger.core.schedule.Course;
+import ample.ledger.core.schedule.Delivery;
+import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.schedule.Section;
+import ample.ledger.web.sheet.SheetPage.CodePart;
+import ample.ledger.web.sheet.SheetPage.MeetingRow;
+import ample.ledger.web.sheet.SheetPage.Related;
+import ample.ledger.web.term.Addresses;
+import ample.ledger.web.term.Terms.PostedTerm;
+import ample.ledger.web.words.SeatWords;
+import ample.ledger.web.words.Strip;
+import ample.ledger.web.words.Words;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/** Makes the sheet of one section. */
+final class SheetPages {
+
+    private final Schedule schedule;
+    private final LocalDate today;
+    private final Section section;
+    private final Brief brief;
+    private final Addresses addresses;
+
+    private SheetPages(PostedTerm posted, Section section, Brief brief) {
+        this.schedule = posted.schedule();
+        this.today = posted.index().today();
+        this.section = section;
+        this.brief = brief;
+        this.addresses = new Addresses(schedule.term().code());
+    }
+
+    static SheetPage page(PostedTerm posted, Section section, Brief brief) {
+        return new SheetPages(posted, section, brief).page();
+    }
+
+    private SheetPage page() {
+        Course course = section.course();
+        boolean isCompanion = section.companion().isPresent();
+        List<Section> goesWith = isCompanion ? schedule.leadsOf(section) : schedule.companionsOf(section);
+        return new SheetPage(
+                section.entry().toString(),
+                course.code().toString(),
+                section.code(),
+                course.title(),
+                addresses.browseAt(brief, section.entry()),
+                brief.isEmpty() ? "Back to all sections" : "Back to your brief",
+                Words.where(section) + " · " + Words.who(section),
+                code(),
+                seats(section),
+                others(),
+                section.cancelled(),
+                section.meetings().stream()
+                        .map(meeting -> new MeetingRow(
+                                Words.when(meeting.timing()), meeting.kind().label() + ", "
+                                        + lowered(Words.where(meeting.place()))))
+                        .toList(),
+                Words.inClass(ClassHours.of(section, schedule.term().calendar())),
+                Strip.of(section, brief, Strip.days(section.days())),
+                section.span().name(),
+                Words.dates(section.span().dates()),
+                Words.capitalised(section.delivery().label()),
+                section.declared() == section.delivery() ? null : declared(section.declared()),
+                Words.credits(course.credits()),
+                course.description(),
+                course.prerequisites(),
+                course.restrictions(),
+                toward(course),
+                Stream.concat(section.notes().stream(), course.notes().stream()).toList(),
+                related(schedule.twinsOf(section)),
+                companionsTitle(isCompanion, goesWith),
+                related(goesWith),
+                related(siblings(goesWith)));
+    }
+
+    private List<CodePart> code() {
+        CodeKey key = schedule.codeKey();
+        return Stream.concat(
+                        key.takeApart("course", section.course().code().toString()).stream(),
+                        key.takeApart("section", section.code()).stream())
+                .filter(part -> !part.punctuation())
+                .map(part -> new CodePart(
+                        part.text(),
+                        part.meaning().orElse("the code key does not explain this"),
+                        part.segment().orElse("not in the key"),
+                        part.explained()))
+                .toList();
+    }
+
+    private String others() {
+        List<Section> alike = schedule.sectionsOf(section.course().code()).stream()
+                .filter(other -> !other.equals(section) && !other.cancelled() && other.kind() == section.kind())
+                .toList();
+        if (alike.isEmpty()) {
+            return "It is the only " + section.kind().label().toLowerCase(Locale.ROOT) + " of this course.";
+        }
+        int open = alike.stream()
+                .mapToInt(other -> SeatAccount.of(other.pool(), today).open())
+                .sum();
+        String kind = section.kind().label().toLowerCase(Locale.ROOT);
+        return "%s of this course %s %s open%s."
+                .formatted(
+                        Words.count(alike.size(), "other " + kind),
+                        alike.size() == 1 ? "has" : "have",
+                        Words.count(open, "seat"),
+                        alike.size() == 1 ? "" : " between them");
+    }
+
+    private static String declared(Delivery declared) {
+        return "The registrar lists it as " + declared.label() + "; its meetings say otherwise.";
+    }
+
+    private String toward(Course course) {
+        return schedule.requirements().stream()
+                .filter(requirement -> course.requirements().contains(requirement.code()))
+                .map(requirement -> requirement.name())
+                .collect(Collectors.joining(" · "));
+    }
+
+    private static String companionsTitle(boolean isCompanion, List<Section> goesWith) {
+        if (isCompanion) {
+            return goesWith.size() == 1 ? "Taken together with" : "Taken together with one of these";
+        }
+        return "Complete the set: one of each kind";
+    }
+
+    /** The other sections of the course, without those that the sheet names as companions already. */
+    private List<Section> siblings(List<Section> goesWith) {
+        return schedule.sectionsOf(section.course().code()).stream()
+                .filter(other -> !other.equals(section) && !goesWith.contains(other))
+                .filter(other ->
+                        other.companion().isPresent() == section.companion().isPresent())
+                .toList();
+    }
+
+    private List<Related> related(List<Section> sections) {
+        return sections.stream()
+                .map(other -> new Related(
+                        other.entry().toString(),
+                        other.course().equals(section.course())
+                                ? other.code() + ", " + other.kind().label().toLowerCase(Locale.ROOT)
+                                : other.toString(),
+                        addresses.sheet(other.entry(), brief),
+                        other.meetings().stream()
+                                .map(meeting -> Words.when(meeting.timing()))
+                                .collect(Collectors.joining("; ")),
+                        Words.where(other),
+                        seats(other)))
+                .toList();
+    }
+
+    private SeatWords seats(Section of) {
+        return SeatWords.of(of, schedule.twinsOf(of), today);
+    }
+
+    private static String lowered(String place) {
+        return place.equals("Online") || place.startsWith("Place") ? place.toLowerCase(Locale.ROOT) : place;
+    }
+}

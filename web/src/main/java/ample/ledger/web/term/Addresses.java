@@ -1,0 +1,39 @@
+package ample.ledger.web.term;
+
+import ample.ledger.core.browse.Brief;
+import ample.ledger.core.schedule.EntryNumber;
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
+import java.util.stream.Collectors;
+
+/** The addresses of one term's screens. Each carries the brief, so that every screen leads back to the same search. */
+public record Addresses(String term) {
+
+    /** Browse with this brief. */
+    public String browse(Brief brief) {
+        return "/" + term + "/browse" + query(brief);
+    }
+
+    /** Browse with this brief, at the line of one section. */
+    public String browseAt(Brief brief, EntryNumber entry) {
+        return browse(brief) + "#e" + entry;
+    }
+
+    /** The sheet of one section. */
+    public String sheet(EntryNumber entry, Brief brief) {
+        return "/" + term + "/section/" + entry + query(brief);
+    }
+
+    /** The brief as the part of an address from its question mark on; empty for a brief without conditions. */
+    public static String query(Brief brief) {
+        String query = brief.parameters().entrySet().stream()
+                .map(parameter -> parameter.getKey() + "=" + encode(parameter.getValue()))
+                .collect(Collectors.joining("&"));
+        return query.isEmpty() ? "" : "?" + query;
+    }
+
+    /** Percent-encoded, except for the comma and the colon, which RFC 3986 lets a query hold as they are. */
+    private static String encode(String value) {
+        return URLEncoder.encode(value, StandardCharsets.UTF_8).replace("%2C", ",").replace("%3A", ":");
+    }
+}

@@ -1,0 +1,33 @@
+package ample.ledger.web.term;
+
+import ample.ledger.core.browse.Brief;
+import java.util.List;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+
+/** The short addresses: of the whole site, and of a term. */
+@Controller
+class TermController {
+
+    private final Terms terms;
+
+    TermController(Terms terms) {
+        this.terms = terms;
+    }
+
+    @GetMapping("/")
+    String home() {
+        List<String> codes = terms.codes();
+        return codes.isEmpty() ? "trouble/nothing-posted" : browse(codes.get(0));
+    }
+
+    @GetMapping("/{term}")
+    String term(@PathVariable String term) {
+        return browse(terms.get(term).schedule().term().code());
+    }
+
+    private static String browse(String term) {
+        return "redirect:" + new Addresses(term).browse(Brief.EVERYTHING);
+    }
+}

@@ -1,0 +1,62 @@
+package ample.ledger.web.trouble;
+
+import ample.ledger.core.browse.Brief;
+import ample.ledger.web.sheet.UnknownSectionException;
+import ample.ledger.web.term.Addresses;
+import ample.ledger.web.term.Terms;
+import ample.ledger.web.term.UnknownTermException;
+import ample.ledger.web.trouble.TroublePage.WayOn;
+import java.util.List;
+import org.springframework.http.HttpStatus;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.ControllerAdvice;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.ResponseStatus;
+
+/** Addresses that name a term or a section that is not there. */
+@ControllerAdvice
+class TroubleAdvice {
+
+    private final Terms terms;
+
+    TroubleAdvice(Terms terms) {
+        this.terms = terms;
+    }
+
+    @ExceptionHandler
+    @ResponseStatus(HttpStatus.NOT_FOUND)
+    String unknownTerm(UnknownTermException unknown, Model model) {
+        List<WayOn> posted = terms.codes().stream().map(this::browse).toList();
+        model.addAttribute(
+                "page",
+                new TroublePage(
+                        "Nothing is posted for a term “" + unknown.code() + "”.",
+                        posted.isEmpty() ? "No term has been posted yet." : "These terms are posted:",
+                        posted));
+        return "trouble/page";
+    }
+
+    @ExceptionHandler
+    @ResponseStatus(HttpStatus.NOT_FOUND)
+    String unknownSection(UnknownSectionException unknown, Model model) {
+        Addresses addresses = new Addresses(unknown.posted().schedule().term().code());
+        String term = unknown.posted().schedule().term().name();
+        model.addAttribute("posted", unknown.posted());
+        model.addAttribute(
+                "page",
+                new TroublePage(
+                        "%s has no section with the entry number “%s”.".formatted(term, unknown.entry()),
+                        "Each section of a term has one entry number, and it may have changed with a later edition.",
+                        unknown.brief().isEmpty()
+                                ? List.of(browse(addresses.term()))
+                                : List.of(
+                                        new WayOn("Back to your brief", addresses.browse(unknown.brief())),
+                                        browse(addresses.term()))));
+        return "trouble/page";
+    }
+
+    private WayOn browse(String term) {
+        return new WayOn(
+                "Browse " + terms.get(term).schedule().term().name(), new Addresses(term).browse(Brief.EVERYTHING));
+    }
+}

@@ -1,0 +1,155 @@
+package ample.ledger.web.words;
+
+import ample.ledger.core.calendar.DateRange;
+import ample.ledger.core.calendar.Timing;
+import ample.ledger.core.reading.ClassHours;
+import ample.ledger.core.schedule.Instructor;
+import ample.ledger.core.schedule.Meeting;
+import ample.ledger.core.schedule.Place;
+import ample.ledger.core.schedule.Section;
+import ample.ledger.core.schedule.Span;
+import ample.ledger.core.schedule.Term;
+import java.math.BigDecimal;
+import java.time.LocalDate;
+import java.time.ZonedDateTime;
+import java.time.format.DateTimeFormatter;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
+
+/** What is shown, in words and figures. A number always has its unit. */
+public final class Words {
+
+    private static final DateTimeFormatter DATE = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
+    private static final DateTimeFormatter DATE_WITH_YEAR = DateTimeFormatter.ofPattern("EEE d MMM yyyy", Locale.ENGLISH);
+    private static final DateTimeFormatter MOMENT = DateTimeFormatter.ofPattern("EEE d MMM, H:mm", Locale.ENGLISH);
+
+    private Words() {}
+
+    /** "2,416". */
+    public static String number(int number) {
+        return "%,d".formatted(number);
+    }
+
+    /** What an account takes away: "−612", or "0". */
+    public static String less(int number) {
+        return number == 0 ? "0" : "−" + number(number);
+    }
+
+    /** "1 section", "44 sections". */
+    public static String count(int number, String noun) {
+        return number(number) + " " + noun + (number == 1 ? "" : "s");
+    }
+
+    /** "4 credits", "1.5 credits". */
+    public static String credits(BigDecimal credits) {
+        String figure = credits.stripTrailingZeros().toPlainString();
+        return figure + (figure.equals("1") ? " credit" : " credits");
+    }
+
+    /** "Sat 20 Sep". */
+    public static String date(LocalDate date) {
+        return DATE.format(date);
+    }
+
+    /** "Mon 8 Sep to Fri 19 Dec 2031". */
+    public static String dates(DateRange range) {
+        DateTimeFormatter first = range.first().getYear() == range.last().getYear() ? DATE : DATE_WITH_YEAR;
+        return first.format(range.first()) + " to " + DATE_WITH_YEAR.format(range.last());
+    }
+
+    /** "Tue 17 Jun, 9:41". */
+    public static String moment(ZonedDateTime moment) {
+        return MOMENT.format(moment);
+    }
+
+    /** "Mon Wed 9:30–10:50", "Every other Wed 14:30–16:30", "Sat 20 Sep 8:00–16:00" or "No set time, 2.5 h a week". */
+    public static String when(Timing timing) {
+        if (timing instanceof Timing.Weekly weekly) {
+            String days = weekly.days().join(" ") + " " + weekly.hours();
+            return weekly.everyWeeks() == 1 ? days : "Every other " + days;
+        }
+        if (timing instanceof Timing.Once once) {
+            return date(once.date()) + " " + once.hours();
+        }
+        return "No set time, " + hours(((Timing.Arranged) timing).hoursPerWeek()) + " a week";
+    }
+
+    /** "2.5 h". */
+    public static String hours(BigDecimal hours) {
+        return hours.stripTrailingZeros().toPlainString() + " h";
+    }
+
+    /** "78 h 18 min", "50 min", "2 h". */
+    public static String duration(int minutes) {
+        int hours = minutes / 60;
+        int rest = minutes % 60;
+        if (hours == 0) {
+            return rest + " min";
+        }
+        return rest == 0 ? number(hours) + " h" : number(hours) + " h " + rest + " min";
+    }
+
+    /** "Sluice Hall 204", "Online", "Flume House, room to be announced". */
+    public static String where(Place place) {
+        if (place instanceof Place.Room room) {
+            return room.building().name() + " " + room.room();
+        }
+        if (place instanceof Place.RoomToBeAnnounced in) {
+            return in.building().name() + ", room to be announced";
+        }
+        if (place instanceof Place.Named named) {
+            return capitalised(named.words());
+        }
+        if (place instanceof Place.ToBeAnnounced) {
+            return "Place to be announced";
+        }
+        return "Online";
+    }
+
+    /** The different places of a section's regular meetings, and its campus: "Sluice Hall 204, Tidewall". */
+    public static String where(Section section) {
+        List<Meeting> regular = section.meetings().stream()
+                .filter(meeting -> !(meeting.timing() instanceof Timing.Once))
+                .toList();
+        List<Meeting> shown = regular.isEmpty() ? section.meetings() : regular;
+        String places = shown.stream()
+                .map(meeting -> where(meeting.place()))
+                .distinct()
+                .collect(Collectors.joining("; "));
+        boolean onlyOnline = shown.stream().allMatch(meeting -> meeting.place() instanceof Place.Online);
+        if (places.isEmpty()) {
+            return "Place to be announced, " + section.campus().name();
+        }
+        return onlyOnline ? places : places + ", " + section.campus().name();
+    }
+
+    /** "Okonjo-Reyes, Brimsole", or "Instructor to be announced". */
+    public static String who(Section section) {
+        return section.instructors().isEmpty()
+                ? "Instructor to be announced"
+                : section.instructors().stream().map(Instructor::name).collect(Collectors.joining(", "));
+    }
+
+    /** "15 wk" for the whole term, otherwise with the span's name: "First half, 7 wk". */
+    public static String runs(Span span, Term term) {
+        String weeks = span.dates().weeks() + " wk";
+        return span.dates().equals(term.dates()) ? weeks : span.name() + ", " + weeks;
+    }
+
+    /** "29 meetings, 78 h 18 min in class", with "and 2.5 h a week at no set time" where there are such hours. */
+    public static String inClass(ClassHours hours) {
+        String timed = count(hours.meetings(), "meeting") + ", " + duration(hours.minutes()) + " in class";
+        if (hours.arrangedPerWeek().signum() == 0) {
+            return timed;
+        }
+        String arranged = hours(hours.arrangedPerWeek()) + " a week at no set time";
+        return hours.meetings() == 0 ? arranged : timed + ", and " + arranged;
+    }
+
+
+    /** With its first letter in upper case. */
+    public static String capitalised(String text) {
+        return text.isEmpty() ? text : Character.toUpperCase(text.charAt(0)) + text.substring(1);
+    }
+}

@@ -1,0 +1,38 @@
+// Shows another address of the same screen by changing only what differs, so that focus, scroll and open editors stay.
+import { Idiomorph } from "./idiomorph.js";
+
+let asked = 0;
+
+/** Fetches `address` and shows it. A newer call overtakes an older one. */
+export async function show(address, { remember = true } = {}) {
+  const mine = ++asked;
+  let response;
+  let html;
+  try {
+    response = await fetch(address, { headers: { Accept: "text/html" } });
+    html = await response.text();
+  } catch {
+    // Without an answer the browser's own way shows what is wrong.
+    window.location.assign(address);
+    return;
+  }
+  if (mine !== asked) {
+    return;
+  }
+  const fresh = new DOMParser().parseFromString(html, "text/html");
+  const part = document.querySelector("[data-part]");
+  const replacement = fresh.querySelector("[data-part]");
+  if (!part || part.dataset.part !== replacement?.dataset.part) {
+    window.location.assign(address);
+    return;
+  }
+  if (remember) {
+    history.pushState(null, "", response.url);
+  }
+  document.title = fresh.title;
+  Idiomorph.morph(part, replacement, {
+    morphStyle: "outerHTML",
+    ignoreActiveValue: true,
+    callbacks: { beforeAttributeUpdated: (name) => name !== "open" },
+  });
+}
