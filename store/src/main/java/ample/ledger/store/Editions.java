@@ -54,8 +54,8 @@ public class Editions {
                 return new Posting(current.get(), false);
             }
             Edition draft = new Edition(0, term, mapper.lastNumber(term) + 1, now, note, checksum);
-            Edition edition = new Edition(
-                    mapper.insertEdition(draft), term, draft.number(), now, draft.note(), draft.checksum());
+            Edition edition =
+                    new Edition(mapper.insertEdition(draft), term, draft.number(), now, draft.note(), draft.checksum());
             BundleFormat.current().tables().forEach(schema -> insert(edition, schema, tables.rows(schema.name())));
             mapper.makeCurrent(edition);
             return new Posting(edition, true);
@@ -76,10 +76,9 @@ public class Editions {
     public BundleTables tables(Edition edition) {
         Map<String, BundleTable> tables = new LinkedHashMap<>();
         for (TableSchema schema : BundleFormat.current().tables()) {
-            List<BundleTable.Row> rows =
-                    mapper.selectRows(edition.id(), schema.name(), schema.columnNames()).stream()
-                            .map(cells -> row(schema, cells))
-                            .toList();
+            List<BundleTable.Row> rows = mapper.selectRows(edition.id(), schema.name(), schema.columnNames()).stream()
+                    .map(cells -> row(schema, cells))
+                    .toList();
             tables.put(schema.name(), new BundleTable(schema, rows));
         }
         return new BundleTables(tables);

@@ -44,7 +44,7 @@ class SecurityConfiguration {
                 .exceptionHandling(refused -> refused
                         // What nobody may see is not told apart from what is not there.
                         .authenticationEntryPoint(
-                                (request, response, e) -> response.sendError(HttpStatus.NOT_FOUND.value())))
+                        (request, response, e) -> response.sendError(HttpStatus.NOT_FOUND.value())))
                 .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
                         .referrerPolicy(policy -> policy.policy(ReferrerPolicy.SAME_ORIGIN)))
                 .sessionManagement(session -> session.sessionCreationPolicy(SessionCreationPolicy.STATELESS))

@@ -34,7 +34,17 @@ public final class BriefAddress {
 
     /** Every parameter that belongs to a brief. */
     public static final Set<String> PARAMETERS = Set.of(
-            "subject", "number", "level", "at", "days", "from", "to", "untimed", "delivery", "toward", "seats",
+            "subject",
+            "number",
+            "level",
+            "at",
+            "days",
+            "from",
+            "to",
+            "untimed",
+            "delivery",
+            "toward",
+            "seats",
             "waiting");
 
     private static final int MOST_SEATS = 100_000;
@@ -126,9 +136,7 @@ public final class BriefAddress {
                     "The day must end after it starts at " + ClockTime.format(from.get()) + ".");
             return Optional.of(new SectionCondition.Between(from, Optional.empty()));
         }
-        return from.isEmpty() && to.isEmpty()
-                ? Optional.empty()
-                : Optional.of(new SectionCondition.Between(from, to));
+        return from.isEmpty() && to.isEmpty() ? Optional.empty() : Optional.of(new SectionCondition.Between(from, to));
     }
 
     private Optional<LocalTime> time(String parameter) {
@@ -156,8 +164,7 @@ public final class BriefAddress {
     }
 
     /** Every value of the parameter that {@code read} understands; empty when there is none. */
-    private <T> Optional<Set<T>> set(
-            String parameter, Function<String, Optional<T>> read, Supplier<String> wanted) {
+    private <T> Optional<Set<T>> set(String parameter, Function<String, Optional<T>> read, Supplier<String> wanted) {
         Set<T> values = new LinkedHashSet<>();
         for (String word : words(parameter)) {
             read.apply(word).ifPresentOrElse(values::add, () -> misread(parameter, word, wanted.get()));

@@ -115,7 +115,8 @@ public sealed interface CourseCondition extends Condition {
         @Override
         public Phrase phrase(Schedule schedule) {
             return new Phrase(
-                    "of level", Wording.anyOf(levels.stream().map(String::valueOf).toList()));
+                    "of level",
+                    Wording.anyOf(levels.stream().map(String::valueOf).toList()));
         }
 
         @Override

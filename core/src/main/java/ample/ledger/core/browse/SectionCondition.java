@@ -104,11 +104,14 @@ public sealed interface SectionCondition extends Condition {
         @Override
         public Phrase phrase(Schedule schedule) {
             List<String> names = days.list().stream().map(Days::shortName).toList();
-            return new Phrase("", switch (rule) {
-                case ONLY -> "only " + String.join(", ", names);
-                case ALL -> names.size() == 1 ? "on " + names.get(0) : "on all of " + Wording.allOf(names);
-                case ANY -> names.size() == 1 ? "on " + names.get(0) : "on at least one of " + Wording.anyOf(names);
-            });
+            return new Phrase(
+                    "",
+                    switch (rule) {
+                        case ONLY -> "only " + String.join(", ", names);
+                        case ALL -> names.size() == 1 ? "on " + names.get(0) : "on all of " + Wording.allOf(names);
+                        case ANY ->
+                            names.size() == 1 ? "on " + names.get(0) : "on at least one of " + Wording.anyOf(names);
+                    });
         }
 
         @Override
@@ -151,8 +154,7 @@ public sealed interface SectionCondition extends Condition {
             if (start.isPresent() && end.isPresent()) {
                 return new Phrase("", "between " + start.get() + " and " + end.get());
             }
-            return new Phrase(
-                    "", start.map(time -> "from " + time).orElseGet(() -> "until " + end.orElseThrow()));
+            return new Phrase("", start.map(time -> "from " + time).orElseGet(() -> "until " + end.orElseThrow()));
         }
 
         @Override

@@ -59,10 +59,12 @@ public final class TermIndex {
         this.byDay = byValue(section -> section.days().list());
         this.untimed = where(Section::untimed);
         this.firstStart = sections.stream()
-                .mapToInt(section -> times(section).mapToInt(TimeRange::startMinute).min().orElse(Integer.MAX_VALUE))
+                .mapToInt(section ->
+                        times(section).mapToInt(TimeRange::startMinute).min().orElse(Integer.MAX_VALUE))
                 .toArray();
         this.lastEnd = sections.stream()
-                .mapToInt(section -> times(section).mapToInt(TimeRange::endMinute).max().orElse(Integer.MIN_VALUE))
+                .mapToInt(section ->
+                        times(section).mapToInt(TimeRange::endMinute).max().orElse(Integer.MIN_VALUE))
                 .toArray();
         this.seats = sections.stream()
                 .map(section -> SeatAccount.of(section.pool(), today))
@@ -138,8 +140,7 @@ public final class TermIndex {
     /** Those all of whose set times lie within these minutes of the day; those without set times among them. */
     SectionSet within(int fromMinute, int toMinute) {
         return SectionSet.where(
-                sections.size(),
-                position -> firstStart[position] >= fromMinute && lastEnd[position] <= toMinute);
+                sections.size(), position -> firstStart[position] >= fromMinute && lastEnd[position] <= toMinute);
     }
 
     SectionSet withSeats(int atLeast, int waitingAtMost) {

@@ -62,7 +62,8 @@ public final class TermCalendar {
         return weekly.dates()
                 .dates()
                 .filter(date -> ChronoUnit.WEEKS.between(firstMonday, mondayOf(date)) % weekly.everyWeeks() == 0)
-                .filter(date -> timetableOf(date).filter(weekly.days()::contains).isPresent())
+                .filter(date ->
+                        timetableOf(date).filter(weekly.days()::contains).isPresent())
                 .toList();
     }
 

@@ -21,7 +21,8 @@ public record TimeRange(LocalTime start, LocalTime end) {
 
     /** Reads {@code 9:30} or {@code 09:30} twice. */
     public static TimeRange of(String start, String end) {
-        return new TimeRange(ClockTime.parse(start).orElseThrow(), ClockTime.parse(end).orElseThrow());
+        return new TimeRange(
+                ClockTime.parse(start).orElseThrow(), ClockTime.parse(end).orElseThrow());
     }
 
     public int startMinute() {
@@ -39,8 +40,7 @@ public record TimeRange(LocalTime start, LocalTime end) {
 
     /** Minutes shared with {@code other}; 0 when they merely touch. */
     public int overlapMinutes(TimeRange other) {
-        return Math.max(
-                0, Math.min(endMinute(), other.endMinute()) - Math.max(startMinute(), other.startMinute()));
+        return Math.max(0, Math.min(endMinute(), other.endMinute()) - Math.max(startMinute(), other.startMinute()));
     }
 
     /** Whether {@code other} lies entirely in this range; a common edge counts as inside. */

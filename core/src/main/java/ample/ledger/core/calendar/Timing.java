@@ -26,8 +26,8 @@ public sealed interface Timing {
                 throw new IllegalArgumentException("A weekly meeting needs at least one day, at " + hours);
             }
             if (everyWeeks < 1 || everyWeeks > 2) {
-                throw new IllegalArgumentException("A meeting is every week or every other week, not every "
-                        + everyWeeks + " weeks");
+                throw new IllegalArgumentException(
+                        "A meeting is every week or every other week, not every " + everyWeeks + " weeks");
             }
         }
 

@@ -124,9 +124,7 @@ public final class CodeKey {
                 if (matcher.lookingAt() && matcher.end() > at) {
                     String text = matcher.group();
                     Part part = new Part(
-                            text,
-                            Optional.of(segment.name()),
-                            entry.meaning().map(meaning -> fill(meaning, text)));
+                            text, Optional.of(segment.name()), entry.meaning().map(meaning -> fill(meaning, text)));
                     int stay = segment.times() == Times.ANY ? next : next + 1;
                     choices.add(follow(best, Optional.of(part), matcher.end(), stay, 0, 0));
                 }
@@ -174,7 +172,8 @@ public final class CodeKey {
         Map<Integer, List<Entry>> byPosition =
                 entries.stream().collect(Collectors.groupingBy(Entry::position, TreeMap::new, Collectors.toList()));
         return byPosition.values().stream()
-                .map(values -> new Segment(values.get(0).segment(), values.get(0).times(), List.copyOf(values)))
+                .map(values ->
+                        new Segment(values.get(0).segment(), values.get(0).times(), List.copyOf(values)))
                 .toList();
     }
 

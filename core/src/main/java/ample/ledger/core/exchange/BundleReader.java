@@ -46,12 +46,12 @@ public final class BundleReader {
 
     private BundleTables readFolder(Path folder) {
         if (!Files.isDirectory(folder)) {
-            throw new FaultyBundleException(List.of(
-                    Fault.of(folder.toString(), "There is no such folder. A bundle is a folder with a "
-                            + BundleFormat.DESCRIPTOR + " and its CSV files.")));
+            throw new FaultyBundleException(List.of(Fault.of(
+                    folder.toString(),
+                    "There is no such folder. A bundle is a folder with a " + BundleFormat.DESCRIPTOR
+                            + " and its CSV files.")));
         }
-        text(folder, BundleFormat.DESCRIPTOR)
-                .ifPresent(descriptor -> faults.addAll(format.faultsOf(descriptor)));
+        text(folder, BundleFormat.DESCRIPTOR).ifPresent(descriptor -> faults.addAll(format.faultsOf(descriptor)));
         stopIfFaulty();
         Map<String, BundleTable> tables = new LinkedHashMap<>();
         for (TableSchema schema : format.tables()) {
@@ -101,8 +101,10 @@ public final class BundleReader {
                 }
             }
             if (places == null && faults.isEmpty()) {
-                faults.add(Fault.of(schema.path(), "It is empty; its first row must name its columns: "
-                        + String.join(",", schema.columnNames()) + "."));
+                faults.add(Fault.of(
+                        schema.path(),
+                        "It is empty; its first row must name its columns: " + String.join(",", schema.columnNames())
+                                + "."));
             }
         } catch (CsvParseException e) {
             faults.add(Fault.of(schema.path(), "It cannot be read as CSV after RFC 4180: " + e.getMessage() + "."));
@@ -118,8 +120,12 @@ public final class BundleReader {
         Set<String> seen = new HashSet<>();
         for (String name : head) {
             if (schema.indexOf(name).isEmpty()) {
-                faults.add(new Fault(schema.path(), 1, name, "", "The format has no such column here; it has "
-                        + String.join(", ", schema.columnNames()) + "."));
+                faults.add(new Fault(
+                        schema.path(),
+                        1,
+                        name,
+                        "",
+                        "The format has no such column here; it has " + String.join(", ", schema.columnNames()) + "."));
             } else if (!seen.add(name)) {
                 faults.add(new Fault(schema.path(), 1, name, "", "This column stands twice."));
             }
@@ -139,8 +145,12 @@ public final class BundleReader {
     private Optional<BundleTable.Row> row(TableSchema schema, int[] places, CsvRecord line) {
         int number = (int) line.getStartingLineNumber();
         if (line.getFieldCount() != places.length) {
-            faults.add(new Fault(schema.path(), number, "", "", "It has %d cells where the head has %d."
-                    .formatted(line.getFieldCount(), places.length)));
+            faults.add(new Fault(
+                    schema.path(),
+                    number,
+                    "",
+                    "",
+                    "It has %d cells where the head has %d.".formatted(line.getFieldCount(), places.length)));
             return Optional.empty();
         }
         @Nullable Object[] cells = new Object[places.length];

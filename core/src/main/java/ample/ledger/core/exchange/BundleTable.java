@@ -23,7 +23,8 @@ public record BundleTable(TableSchema schema, List<Row> rows) {
      *
      * @param line where it stands in its file, for messages; 0 when it comes from elsewhere
      */
-    public record Row(TableSchema schema, int line, @Nullable Object[] cells) {
+    public record Row(
+            TableSchema schema, int line, @Nullable Object[] cells) {
 
         /** The cell of a column of text that is never empty. */
         public String text(String column) {
@@ -58,7 +59,10 @@ public record BundleTable(TableSchema schema, List<Row> rows) {
 
         /** The cells of these columns, in their order. */
         public List<@Nullable Object> key(List<String> columns) {
-            return columns.stream().map(this::cell).<@Nullable Object>map(cell -> cell).toList();
+            return columns.stream()
+                    .map(this::cell)
+                    .<@Nullable Object>map(cell -> cell)
+                    .toList();
         }
 
         /** A fault that points at one cell of this row. */

@@ -34,8 +34,8 @@ final class CellReader {
                     : Reading.of(null);
         }
         if (text.length() > LONGEST_CELL) {
-            return Reading.faulty("A cell holds at most %,d characters; this one has %,d."
-                    .formatted(LONGEST_CELL, text.length()));
+            return Reading.faulty(
+                    "A cell holds at most %,d characters; this one has %,d.".formatted(LONGEST_CELL, text.length()));
         }
         if (text.chars().anyMatch(c -> Character.isISOControl(c) && c != '\n')) {
             return Reading.faulty("It holds a control character; plain text is wanted" + forExample(column));
@@ -55,12 +55,14 @@ final class CellReader {
             case INTEGER -> number(column, text, "a whole number", true);
             case NUMBER -> number(column, text, "a number", false);
             case DATE -> date(column, text);
-            case TIME -> text.matches("\\d{2}:\\d{2}") && ClockTime.parse(text).isPresent()
-                    ? Reading.of(ClockTime.parse(text).orElseThrow())
-                    : Reading.faulty("It is not a time from 00:00 to 23:59, as hh:mm" + forExample(column));
-            case BOOLEAN -> text.equals("true") || text.equals("false")
-                    ? Reading.of(Boolean.valueOf(text))
-                    : Reading.faulty("It must be true or false.");
+            case TIME ->
+                text.matches("\\d{2}:\\d{2}") && ClockTime.parse(text).isPresent()
+                        ? Reading.of(ClockTime.parse(text).orElseThrow())
+                        : Reading.faulty("It is not a time from 00:00 to 23:59, as hh:mm" + forExample(column));
+            case BOOLEAN ->
+                text.equals("true") || text.equals("false")
+                        ? Reading.of(Boolean.valueOf(text))
+                        : Reading.faulty("It must be true or false.");
         };
     }
 

@@ -68,8 +68,10 @@ final class MeetingAssembler {
     }
 
     private DateRange dates() {
-        LocalDate first = row.optional("first_day", LocalDate.class).orElse(span.dates().first());
-        LocalDate last = row.optional("last_day", LocalDate.class).orElse(span.dates().last());
+        LocalDate first =
+                row.optional("first_day", LocalDate.class).orElse(span.dates().first());
+        LocalDate last =
+                row.optional("last_day", LocalDate.class).orElse(span.dates().last());
         if (last.isBefore(first)) {
             throw new Unfit("last_day", "It must not come before the first day, " + first + ".");
         }

@@ -15,7 +15,6 @@ import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Institution;
 import ample.ledger.core.schedule.Instructor;
 import ample.ledger.core.schedule.Kind;
-import ample.ledger.core.schedule.Meeting;
 import ample.ledger.core.schedule.Requirement;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.SeatPool;
@@ -217,8 +216,10 @@ public final class ScheduleAssembler {
         return byKey("companions", row -> row.text("entry"), row -> {
             Optional<String> boundTo = row.optionalText("bound_to");
             if (boundTo.isPresent() && !named(courseOf, row.text("entry")).equals(courseOf.get(boundTo.get()))) {
-                throw new Unfit("bound_to", "A companion is bound to a section of its own course, "
-                        + courseOf.get(row.text("entry")) + "; this is one of " + courseOf.get(boundTo.get()) + ".");
+                throw new Unfit(
+                        "bound_to",
+                        "A companion is bound to a section of its own course, " + courseOf.get(row.text("entry"))
+                                + "; this is one of " + courseOf.get(boundTo.get()) + ".");
             }
             return new Companion(row.text("choice"), boundTo.map(EntryNumber::new));
         });
@@ -271,8 +272,7 @@ public final class ScheduleAssembler {
         return collect(tables.rows(table), read);
     }
 
-    private <K, T> Map<K, T> byKey(
-            String table, Function<BundleTable.Row, K> key, Function<BundleTable.Row, T> read) {
+    private <K, T> Map<K, T> byKey(String table, Function<BundleTable.Row, K> key, Function<BundleTable.Row, T> read) {
         Map<K, T> map = new LinkedHashMap<>();
         for (BundleTable.Row row : tables.rows(table)) {
             attempt(row, read).ifPresent(value -> map.put(key.apply(row), value));

@@ -48,7 +48,8 @@ public final class Schedule {
                 subjects.stream().sorted(Comparator.comparing(Subject::code)).toList();
         this.requirements = List.copyOf(requirements);
         this.sections = sections.stream().sorted(SECTION_ORDER).toList();
-        this.byEntry = this.sections.stream().collect(Collectors.toUnmodifiableMap(Section::entry, Function.identity()));
+        this.byEntry =
+                this.sections.stream().collect(Collectors.toUnmodifiableMap(Section::entry, Function.identity()));
         this.byCourse = this.sections.stream()
                 .collect(Collectors.groupingBy(section -> section.course().code(), Collectors.toUnmodifiableList()));
     }
@@ -117,7 +118,8 @@ public final class Schedule {
         return companion.companion().stream()
                 .flatMap(rule -> sectionsOf(companion.course().code()).stream()
                         .filter(other -> other.companion().isEmpty())
-                        .filter(other -> rule.boundTo().map(other.entry()::equals).orElse(true)))
+                        .filter(other ->
+                                rule.boundTo().map(other.entry()::equals).orElse(true)))
                 .toList();
     }
 }

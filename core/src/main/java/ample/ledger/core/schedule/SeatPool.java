@@ -15,8 +15,8 @@ public record SeatPool(String code, int capacity, int waitlistCapacity, List<Hel
 
     public SeatPool {
         if (capacity < 0 || waitlistCapacity < 0) {
-            throw new IllegalArgumentException("Pool " + code + " cannot have " + capacity + " seats and a waitlist of "
-                    + waitlistCapacity);
+            throw new IllegalArgumentException(
+                    "Pool " + code + " cannot have " + capacity + " seats and a waitlist of " + waitlistCapacity);
         }
         held = List.copyOf(held);
     }

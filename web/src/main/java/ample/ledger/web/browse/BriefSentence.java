@@ -32,7 +32,11 @@ public record BriefSentence(List<Piece> pieces, List<Editor> more) {
      * @param hint what following the link does
      */
     public record Piece(
-            String lead, String text, @Nullable Editor editor, @Nullable String link, @Nullable String hint) {}
+            String lead,
+            String text,
+            @Nullable Editor editor,
+            @Nullable String link,
+            @Nullable String hint) {}
 
     static BriefSentence of(Brief brief, Schedule schedule, Editors editors, Addresses addresses) {
         List<Piece> pieces = new ArrayList<>();
@@ -82,9 +86,8 @@ public record BriefSentence(List<Piece> pieces, List<Editor> more) {
             case CAMPUS -> phrase.map(Condition.Phrase::lead).orElse("at").isEmpty() ? " " : " at ";
             case DAYS -> ", meeting ";
             case TIMES -> " ";
-            case NUMBER, LEVEL, UNTIMED, DELIVERY, REQUIREMENT, SEATS -> phrase.map(
-                            known -> ", " + known.lead() + " ")
-                    .orElse(", ");
+            case NUMBER, LEVEL, UNTIMED, DELIVERY, REQUIREMENT, SEATS ->
+                phrase.map(known -> ", " + known.lead() + " ").orElse(", ");
         };
     }
 

@@ -28,11 +28,11 @@ class BrowseController {
      * answered with the short one. An address with a value that makes no sense is answered with what did, and status 400.
      */
     @GetMapping("/{term}/browse")
-    String browse(
-            @PathVariable String term, HttpServletRequest request, HttpServletResponse response, Model model) {
+    String browse(@PathVariable String term, HttpServletRequest request, HttpServletResponse response, Model model) {
         Terms.PostedTerm posted = terms.get(term);
         BriefAddress.Reading reading = BriefReader.read(request, posted.schedule());
-        String query = Optional.ofNullable(request.getQueryString()).map(q -> "?" + q).orElse("");
+        String query =
+                Optional.ofNullable(request.getQueryString()).map(q -> "?" + q).orElse("");
         boolean understood = reading.misreads().isEmpty();
         if (understood && !query.equals(Addresses.query(reading.brief()))) {
             return "redirect:" + new Addresses(term).browse(reading.brief());

@@ -27,7 +27,11 @@ public record BrowsePage(
         List<Remedy> waysBack) {
 
     /** The running account. */
-    public record Account(String posted, List<AccountLine> lines, String left, @Nullable Remedy hint) {}
+    public record Account(
+            String posted,
+            List<AccountLine> lines,
+            String left,
+            @Nullable Remedy hint) {}
 
     /** One condition of the account. */
     public record AccountLine(String label, String removed, String onlyThis) {}

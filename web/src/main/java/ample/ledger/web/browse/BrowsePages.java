@@ -43,8 +43,7 @@ final class BrowsePages {
         this.schedule = posted.schedule();
         this.brief = brief;
         this.addresses = new Addresses(schedule.term().code());
-        this.days = Strip.days(
-                schedule.sections().stream().map(Section::days).reduce(Days.NONE, Days::plus));
+        this.days = Strip.days(schedule.sections().stream().map(Section::days).reduce(Days.NONE, Days::plus));
     }
 
     static BrowsePage page(PostedTerm posted, BriefAddress.Reading reading) {
@@ -104,8 +103,7 @@ final class BrowsePages {
             changed = changed.without(condition.topic());
         }
         String dropped = way.dropped().stream().map(this::quoted).collect(Collectors.joining(" and "));
-        return new Remedy(
-                "Drop " + dropped + ": " + Words.count(way.sections(), "section"), addresses.browse(changed));
+        return new Remedy("Drop " + dropped + ": " + Words.count(way.sections(), "section"), addresses.browse(changed));
     }
 
     private Condition.Phrase phrase(Condition condition) {
@@ -192,11 +190,12 @@ final class BrowsePages {
             case LEAD -> kind;
             case BOUND_COMPANION -> kind + ", 1 of " + siblings(section);
             case OPEN_COMPANION -> kind + ", for any";
-            case LEAD_DOES_NOT_FIT -> section.companion()
-                    .flatMap(Companion::boundTo)
-                    .flatMap(schedule::section)
-                    .map(lead -> kind + "; its " + lead.code() + " does not fit")
-                    .orElse(kind + "; none it goes with fits");
+            case LEAD_DOES_NOT_FIT ->
+                section.companion()
+                        .flatMap(Companion::boundTo)
+                        .flatMap(schedule::section)
+                        .map(lead -> kind + "; its " + lead.code() + " does not fit")
+                        .orElse(kind + "; none it goes with fits");
         };
     }
 

@@ -68,55 +68,61 @@ final class Editors {
 
     private List<Group> groups(Topic topic) {
         return switch (topic) {
-            case SUBJECT -> values(
-                    "Any of these subjects",
-                    "subject",
-                    schedule.subjects(),
-                    subject -> subject.code().toLowerCase(Locale.ROOT),
-                    subject -> subject.code() + " " + subject.name(),
-                    subject -> counts.subjects().get(subject.code()),
-                    subject -> chosen(CourseCondition.Subjects.class, CourseCondition.Subjects::codes)
-                            .contains(subject.code()));
-            case NUMBER -> List.of(new Group(
-                    "Numbers or ranges, as in 240, 330d, 200-299",
-                    List.of(filledIn("number", "text", numbers(), "Course numbers"))));
-            case LEVEL -> values(
-                    "Any of these years of study",
-                    "level",
-                    counts.levels().keySet(),
-                    String::valueOf,
-                    level -> "Level " + level,
-                    counts.levels()::get,
-                    chosen(CourseCondition.Levels.class, CourseCondition.Levels::levels)::contains);
-            case CAMPUS -> values(
-                    "Any of these campuses",
-                    "at",
-                    schedule.campuses(),
-                    campus -> campus.code(),
-                    campus -> campus.name(),
-                    campus -> counts.campuses().get(campus.code()),
-                    campus -> chosen(SectionCondition.At.class, SectionCondition.At::codes)
-                            .contains(campus.code()));
+            case SUBJECT ->
+                values(
+                        "Any of these subjects",
+                        "subject",
+                        schedule.subjects(),
+                        subject -> subject.code().toLowerCase(Locale.ROOT),
+                        subject -> subject.code() + " " + subject.name(),
+                        subject -> counts.subjects().get(subject.code()),
+                        subject -> chosen(CourseCondition.Subjects.class, CourseCondition.Subjects::codes)
+                                .contains(subject.code()));
+            case NUMBER ->
+                List.of(new Group(
+                        "Numbers or ranges, as in 240, 330d, 200-299",
+                        List.of(filledIn("number", "text", numbers(), "Course numbers"))));
+            case LEVEL ->
+                values(
+                        "Any of these years of study",
+                        "level",
+                        counts.levels().keySet(),
+                        String::valueOf,
+                        level -> "Level " + level,
+                        counts.levels()::get,
+                        chosen(CourseCondition.Levels.class, CourseCondition.Levels::levels)::contains);
+            case CAMPUS ->
+                values(
+                        "Any of these campuses",
+                        "at",
+                        schedule.campuses(),
+                        campus -> campus.code(),
+                        campus -> campus.name(),
+                        campus -> counts.campuses().get(campus.code()),
+                        campus -> chosen(SectionCondition.At.class, SectionCondition.At::codes)
+                                .contains(campus.code()));
             case DAYS -> days();
             case TIMES -> times();
             case UNTIMED -> List.of();
-            case DELIVERY -> values(
-                    "Any of these ways",
-                    "delivery",
-                    counts.deliveries().keySet(),
-                    delivery -> delivery.code(),
-                    delivery -> Words.capitalised(delivery.label()),
-                    counts.deliveries()::get,
-                    chosen(SectionCondition.Taught.class, SectionCondition.Taught::deliveries)::contains);
-            case REQUIREMENT -> values(
-                    "Counting toward any of these",
-                    "toward",
-                    schedule.requirements(),
-                    requirement -> requirement.code(),
-                    requirement -> requirement.name(),
-                    requirement -> counts.requirements().get(requirement.code()),
-                    requirement -> chosen(CourseCondition.Toward.class, CourseCondition.Toward::codes)
-                            .contains(requirement.code()));
+            case DELIVERY ->
+                values(
+                        "Any of these ways",
+                        "delivery",
+                        counts.deliveries().keySet(),
+                        delivery -> delivery.code(),
+                        delivery -> Words.capitalised(delivery.label()),
+                        counts.deliveries()::get,
+                        chosen(SectionCondition.Taught.class, SectionCondition.Taught::deliveries)::contains);
+            case REQUIREMENT ->
+                values(
+                        "Counting toward any of these",
+                        "toward",
+                        schedule.requirements(),
+                        requirement -> requirement.code(),
+                        requirement -> requirement.name(),
+                        requirement -> counts.requirements().get(requirement.code()),
+                        requirement -> chosen(CourseCondition.Toward.class, CourseCondition.Toward::codes)
+                                .contains(requirement.code()));
             case SEATS -> seats();
         };
     }
@@ -158,9 +164,7 @@ final class Editors {
                 .orElse("");
         return List.of(new Group(
                 "Every meeting lies between",
-                List.of(
-                        filledIn("from", "time", from, "Not before"),
-                        filledIn("to", "time", to, "Not after"))));
+                List.of(filledIn("from", "time", from, "Not before"), filledIn("to", "time", to, "Not after"))));
     }
 
     private List<Group> seats() {
@@ -169,9 +173,8 @@ final class Editors {
                 .filter(seats -> seats > 0)
                 .map(String::valueOf)
                 .orElse("");
-        String waiting = asked.map(seats -> seats.waitingAtMost().stream()
-                        .mapToObj(String::valueOf)
-                        .collect(Collectors.joining()))
+        String waiting = asked.map(seats ->
+                        seats.waitingAtMost().stream().mapToObj(String::valueOf).collect(Collectors.joining()))
                 .orElse("");
         return List.of(new Group(
                 "Seats open to you",
@@ -188,8 +191,7 @@ final class Editors {
                 .orElse("");
     }
 
-    private <C extends Condition, T> Set<T> chosen(
-            Class<C> type, Function<C, Set<T>> values) {
+    private <C extends Condition, T> Set<T> chosen(Class<C> type, Function<C, Set<T>> values) {
         return brief.condition(type).map(values).orElse(Set.of());
     }
 

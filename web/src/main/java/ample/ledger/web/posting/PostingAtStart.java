@@ -27,7 +27,10 @@ public class PostingAtStart implements InitializingBean {
     private final String note;
 
     PostingAtStart(
-            Editions editions, Clock clock, @Value("${ledger.post}") String folder, @Value("${ledger.note}") String note) {
+            Editions editions,
+            Clock clock,
+            @Value("${ledger.post}") String folder,
+            @Value("${ledger.note}") String note) {
         this.editions = editions;
         this.clock = clock;
         this.folder = folder;

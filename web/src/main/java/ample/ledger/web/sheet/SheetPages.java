@@ -61,8 +61,8 @@ final class SheetPages {
                 section.cancelled(),
                 section.meetings().stream()
                         .map(meeting -> new MeetingRow(
-                                Words.when(meeting.timing()), meeting.kind().label() + ", "
-                                        + lowered(Words.where(meeting.place()))))
+                                Words.when(meeting.timing()),
+                                meeting.kind().label() + ", " + lowered(Words.where(meeting.place()))))
                         .toList(),
                 Words.inClass(ClassHours.of(section, schedule.term().calendar())),
                 Strip.of(section, brief, Strip.days(section.days())),
@@ -130,7 +130,12 @@ final class SheetPages {
         if (isCompanion) {
             return goesWith.size() == 1 ? "Taken together with" : "Taken together with one of these";
         }
-        return "Complete the set: one of each kind";
+        return "Complete the set: "
+                + goesWith.stream()
+                        .flatMap(companion -> companion.companion().stream())
+                        .map(companion -> "one " + companion.choice())
+                        .distinct()
+                        .collect(Collectors.joining(" and "));
     }
 
     /** The other sections of the course, without those that the sheet names as companions already. */

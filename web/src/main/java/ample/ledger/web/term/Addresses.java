@@ -34,6 +34,8 @@ public record Addresses(String term) {
 
     /** Percent-encoded, except for the comma and the colon, which RFC 3986 lets a query hold as they are. */
     private static String encode(String value) {
-        return URLEncoder.encode(value, StandardCharsets.UTF_8).replace("%2C", ",").replace("%3A", ":");
+        return URLEncoder.encode(value, StandardCharsets.UTF_8)
+                .replace("%2C", ",")
+                .replace("%3A", ":");
     }
 }

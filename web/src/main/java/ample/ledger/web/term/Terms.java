@@ -4,6 +4,7 @@ import ample.ledger.core.browse.TermIndex;
 import ample.ledger.core.edition.Edition;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.store.Editions;
+import ample.ledger.web.words.Words;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
@@ -29,6 +30,12 @@ public class Terms {
 
         public Schedule schedule() {
             return index.schedule();
+        }
+
+        /** When the edition was posted, where the institution stands: "Tue 17 Jun, 9:41". */
+        public String postedAt() {
+            return Words.moment(
+                    edition.postedAt().atZone(schedule().institution().zone()));
         }
     }
 

@@ -34,8 +34,7 @@ class TroubleController implements ErrorController {
             return new TroublePage("There is no page at this address.", "It may have been mistyped.", List.of(HOME));
         }
         if (status.is4xxClientError()) {
-            return new TroublePage(
-                    "The request was not understood.", "Nothing was changed by it.", List.of(HOME));
+            return new TroublePage("The request was not understood.", "Nothing was changed by it.", List.of(HOME));
         }
         return new TroublePage(
                 "Something went wrong on our side.",

@@ -22,13 +22,7 @@ import java.util.stream.Collectors;
  * @param open the last line of the account
  */
 public record SeatWords(
-        String figure,
-        String rest,
-        List<Pip> pips,
-        String pipsSay,
-        String sentence,
-        List<Line> account,
-        String open) {
+        String figure, String rest, List<Pip> pips, String pipsSay, String sentence, List<Line> account, String open) {
 
     /** More marks than this do not fit in a line. */
     private static final int MOST_PIPS = 20;
@@ -70,9 +64,8 @@ public record SeatWords(
         String waiting = seats.waiting() > 0 ? Words.number(seats.waiting()) + " waiting" : "";
         return switch (status) {
             case OPEN -> "of " + Words.number(seats.capacity()) + " open" + (waiting.isEmpty() ? "" : ", " + waiting);
-            case FULL, FULL_WAITLIST_OPEN -> seats.overEnrolled() > 0
-                    ? Words.number(seats.overEnrolled()) + " over-enrolled"
-                    : waiting;
+            case FULL, FULL_WAITLIST_OPEN ->
+                seats.overEnrolled() > 0 ? Words.number(seats.overEnrolled()) + " over-enrolled" : waiting;
             case OPEN_BUT_NOT_TO_YOU -> Words.number(seats.heldSeats()) + " held";
             case CANCELLED -> "";
         };
@@ -81,8 +74,7 @@ public record SeatWords(
     private static List<Pip> pips(SeatAccount seats) {
         int marks = Math.min(MOST_PIPS, seats.capacity());
         int open = marksFor(seats.open(), seats.capacity(), marks);
-        int held = Math.min(
-                marks - open, marksFor(seats.heldSeats() + seats.promised(), seats.capacity(), marks));
+        int held = Math.min(marks - open, marksFor(seats.heldSeats() + seats.promised(), seats.capacity(), marks));
         List<Pip> pips = new ArrayList<>();
         for (int i = 0; i < marks; i++) {
             pips.add(i < marks - open - held ? Pip.TAKEN : i < marks - open ? Pip.HELD : Pip.OPEN);
@@ -106,23 +98,25 @@ public record SeatWords(
 
     private static String sentence(SeatAccount seats, Status status) {
         return switch (status) {
-            case OPEN -> seats.open() == 1
-                    ? "Open. One seat is yours to take."
-                    : "Open. " + Words.count(seats.open(), "seat") + " are yours to take.";
-            case OPEN_BUT_NOT_TO_YOU -> "Open, but not to you: what is free is held for "
-                    + seats.held().stream().map(SeatPool.Held::group).collect(Collectors.joining(" and ")) + ".";
-            case FULL_WAITLIST_OPEN -> "Full. %s of the waitlist %s free; %s."
-                    .formatted(
-                            Words.count(seats.waitlistOpen(), "place"),
-                            seats.waitlistOpen() == 1 ? "is" : "are",
-                            seats.waiting() == 0
-                                    ? "nobody is waiting"
-                                    : seats.waiting() == 1
-                                            ? "1 person is waiting"
-                                            : Words.number(seats.waiting()) + " people are waiting");
-            case FULL -> seats.waitlistCapacity() == 0
-                    ? "Full. It keeps no waitlist."
-                    : "Full, and so is its waitlist.";
+            case OPEN ->
+                seats.open() == 1
+                        ? "Open. One seat is yours to take."
+                        : "Open. " + Words.count(seats.open(), "seat") + " are yours to take.";
+            case OPEN_BUT_NOT_TO_YOU ->
+                "Open, but not to you: what is free is held for "
+                        + seats.held().stream().map(SeatPool.Held::group).collect(Collectors.joining(" and ")) + ".";
+            case FULL_WAITLIST_OPEN ->
+                "Full. %s of the waitlist %s free; %s."
+                        .formatted(
+                                Words.count(seats.waitlistOpen(), "place"),
+                                seats.waitlistOpen() == 1 ? "is" : "are",
+                                seats.waiting() == 0
+                                        ? "nobody is waiting"
+                                        : seats.waiting() == 1
+                                                ? "1 person is waiting"
+                                                : Words.number(seats.waiting()) + " people are waiting");
+            case FULL ->
+                seats.waitlistCapacity() == 0 ? "Full. It keeps no waitlist." : "Full, and so is its waitlist.";
             case CANCELLED -> "Cancelled. It will not be held.";
         };
     }

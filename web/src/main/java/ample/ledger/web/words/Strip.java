@@ -64,10 +64,10 @@ public record Strip(List<Day> days, List<Bar> window, List<Bar> bars) {
     public static Strip of(Section section, Brief brief, List<Day> days) {
         List<Bar> bars = new ArrayList<>();
         for (Meeting meeting : section.meetings()) {
-            meeting.timing().time().ifPresent(time -> meeting.timing()
-                    .days()
-                    .list()
-                    .forEach(day -> bars.add(bar(day, time, style(meeting)))));
+            meeting.timing()
+                    .time()
+                    .ifPresent(time ->
+                            meeting.timing().days().list().forEach(day -> bars.add(bar(day, time, style(meeting)))));
         }
         return new Strip(days, window(brief, days.size()), bars);
     }

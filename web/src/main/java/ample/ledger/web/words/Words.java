@@ -21,7 +21,8 @@ import java.util.stream.Collectors;
 public final class Words {
 
     private static final DateTimeFormatter DATE = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
-    private static final DateTimeFormatter DATE_WITH_YEAR = DateTimeFormatter.ofPattern("EEE d MMM yyyy", Locale.ENGLISH);
+    private static final DateTimeFormatter DATE_WITH_YEAR =
+            DateTimeFormatter.ofPattern("EEE d MMM yyyy", Locale.ENGLISH);
     private static final DateTimeFormatter MOMENT = DateTimeFormatter.ofPattern("EEE d MMM, H:mm", Locale.ENGLISH);
 
     private Words() {}
@@ -113,10 +114,8 @@ public final class Words {
                 .filter(meeting -> !(meeting.timing() instanceof Timing.Once))
                 .toList();
         List<Meeting> shown = regular.isEmpty() ? section.meetings() : regular;
-        String places = shown.stream()
-                .map(meeting -> where(meeting.place()))
-                .distinct()
-                .collect(Collectors.joining("; "));
+        String places =
+                shown.stream().map(meeting -> where(meeting.place())).distinct().collect(Collectors.joining("; "));
         boolean onlyOnline = shown.stream().allMatch(meeting -> meeting.place() instanceof Place.Online);
         if (places.isEmpty()) {
             return "Place to be announced, " + section.campus().name();
@@ -146,7 +145,6 @@ public final class Words {
         String arranged = hours(hours.arrangedPerWeek()) + " a week at no set time";
         return hours.meetings() == 0 ? arranged : timed + ", and " + arranged;
     }
-
 
     /** With its first letter in upper case. */
     public static String capitalised(String text) {

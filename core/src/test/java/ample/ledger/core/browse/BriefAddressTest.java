@@ -1,0 +1,74 @@
+package ample.ledger.core.browse;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ample.ledger.core.fixtures.Schedules;
+import ample.ledger.core.schedule.Schedule;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class BriefAddressTest {
+
+    private static final Schedule SCHEDULE = Schedules.demo();
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "subject  | glax       | The subjects of Autumn 2031 are cart, glac",
+                "number   | 2x         | or a range, as in 200-299",
+                "number   | 299-200    | or a range, as in 200-299",
+                "level    | 0          | from 1 to 9",
+                "at       | moon       | The campuses of Autumn 2031 are tidewall",
+                "days     | only:mox   | Days are mon, tue",
+                "days     | never:mon  | Write only:, all: or any:",
+                "from     | 25:00      | from 0:00 to 23:59",
+                "to       | late       | from 0:00 to 23:59",
+                "untimed  | perhaps    | Write no to leave out",
+                "delivery | by-post    | Deliveries are on-site, mixed, online-timed, online-untimed",
+                "toward   | degree     | The requirements of Autumn 2031 are natural-world",
+                "seats    | -1         | from 0 to 100,000",
+                "seats    | 1000000000 | from 0 to 100,000",
+                "waiting  | few        | from 0 to 100,000",
+            })
+    void saysWhatItDoesNotUnderstandAndKeepsTheRest(String parameter, String value, String sentence) {
+        var reading = BriefAddress.read(
+                parameter.equals("subject")
+                        ? Map.of(parameter, List.of(value + ",tide"))
+                        : Map.of(parameter, List.of(value), "subject", List.of("tide")),
+                SCHEDULE);
+
+        assertThat(reading.misreads()).singleElement().satisfies(misread -> {
+            assertThat(misread.parameter()).isEqualTo(parameter);
+            assertThat(misread.sentence()).contains(sentence);
+        });
+        assertThat(reading.brief().parameters()).containsEntry("subject", "tide");
+    }
+
+    @Test
+    void readsWhatPlainFormsSend() {
+        var reading = BriefAddress.read(
+                Map.of(
+                        "days", List.of("any:", "mon", "wed"),
+                        "at", List.of("tidewall", "upper-fell"),
+                        "from", List.of(""),
+                        "seats", List.of("")),
+                SCHEDULE);
+
+        assertThat(reading.misreads()).isEmpty();
+        assertThat(reading.brief().parameters()).isEqualTo(Map.of("at", "tidewall,upper-fell", "days", "any:mon,wed"));
+    }
+
+    @Test
+    void aDayThatEndsBeforeItStartsKeepsItsStart() {
+        var reading = BriefAddress.read(Map.of("from", List.of("15:00"), "to", List.of("9:00")), SCHEDULE);
+
+        assertThat(reading.brief().parameters()).isEqualTo(Map.of("from", "15:00"));
+        assertThat(reading.misreads())
+                .extracting(BriefAddress.Misread::sentence)
+                .containsExactly("The day must end after it starts at 15:00.");
+    }
+}
