@@ -2,6 +2,7 @@
 # A private PostgreSQL cluster in a folder of its own, on loopback, used by `./ledger` and by the tests alike.
 #
 #   postgres.sh start FOLDER             make it if it is not there, start it, and write FOLDER/connection.env
+#   postgres.sh start FOLDER --throw-away   the same for data that nobody will miss: quicker, not safe against power cuts
 #   postgres.sh database FOLDER NAME     add another empty database to it
 #   postgres.sh stop FOLDER              stop it; the data stay
 #   postgres.sh destroy FOLDER           stop it and remove its data
@@ -133,7 +134,7 @@ start() {
   fi
   port=$(choose_port "$port")
   as_server "$bin/pg_ctl" -D "$data" -l "$data/server.log" -w -t 60 \
-    -o "-h 127.0.0.1 -p $port -k '$(socket_folder)'" start >/dev/null </dev/null \
+    -o "-h 127.0.0.1 -p $port -k '$(socket_folder)' $safety" start >/dev/null </dev/null \
     || fail "the server did not start; see $data/server.log"
   if [[ -n $is_new ]]; then make_roles; fi
   write_connection
@@ -154,6 +155,8 @@ destroy() {
 }
 
 [[ $# -ge 2 ]] || fail "usage: postgres.sh start|database|stop|destroy FOLDER [NAME]"
+safety=
+[[ ${3:-} != --throw-away ]] || safety='-c fsync=off -c full_page_writes=off -c synchronous_commit=off'
 command=$1 bin=$(find_binaries)
 mkdir -p "$(dirname "$2")"
 folder=$(readlink -m "$2")

@@ -8,7 +8,8 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * A course number asked for: exactly {@code 240d}; {@code 240}, whatever letters follow; or the range {@code 200-299}.
+ * A course number asked for: exactly {@code 240d}; {@code 240}, whatever letters follow; or the range {@code 200-299},
+ * which may also be read from {@code 2xx}.
  *
  * @param low least digits, as a number
  * @param high greatest digits; equal to {@code low} for a single number
@@ -17,6 +18,8 @@ import java.util.regex.Pattern;
 public record NumberPattern(int low, int high, String letters) implements Comparable<NumberPattern> {
 
     private static final Pattern FORM = Pattern.compile("([0-9]{1,6})(?:\\s*[-–]\\s*([0-9]{1,6})|(\\p{L}{1,4}))?");
+
+    private static final Pattern HUNDREDS = Pattern.compile("([1-9])xx", Pattern.CASE_INSENSITIVE);
 
     public NumberPattern {
         if (low < 0 || high < low) {
@@ -29,6 +32,11 @@ public record NumberPattern(int low, int high, String letters) implements Compar
 
     /** Reads the forms above; empty for anything else and for a range that runs backwards. */
     public static Optional<NumberPattern> parse(String text) {
+        Matcher hundreds = HUNDREDS.matcher(text.strip());
+        if (hundreds.matches()) {
+            int low = Integer.parseInt(hundreds.group(1)) * 100;
+            return Optional.of(new NumberPattern(low, low + 99, ""));
+        }
         Matcher matcher = FORM.matcher(text.strip());
         if (!matcher.matches()) {
             return Optional.empty();

@@ -5,6 +5,7 @@ import de.siegmar.fastcsv.reader.CommentStrategy;
 import de.siegmar.fastcsv.reader.CsvParseException;
 import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.CsvRecord;
+import de.siegmar.fastcsv.reader.FieldMismatchStrategy;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.CharacterCodingException;
@@ -88,6 +89,8 @@ public final class BundleReader {
         try (CsvReader<CsvRecord> reader = CsvReader.builder()
                 .commentStrategy(CommentStrategy.NONE)
                 .skipEmptyLines(true)
+                .missingFieldStrategy(FieldMismatchStrategy.IGNORE)
+                .extraFieldStrategy(FieldMismatchStrategy.IGNORE)
                 .ofCsvRecord(csv)) {
             int @Nullable [] places = null;
             for (CsvRecord line : reader) {

@@ -19,7 +19,7 @@ class BriefAddressTest {
             delimiter = '|',
             value = {
                 "subject  | glax       | The subjects of Autumn 2031 are cart, glac",
-                "number   | 2x         | or a range, as in 200-299",
+                "number   | x2         | or a range, as in 200-299",
                 "number   | 299-200    | or a range, as in 200-299",
                 "level    | 0          | from 1 to 9",
                 "at       | moon       | The campuses of Autumn 2031 are tidewall",

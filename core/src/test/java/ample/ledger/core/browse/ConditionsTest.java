@@ -102,6 +102,8 @@ class ConditionsTest {
         "240m, GLAC 240d, false",
         "200-299, GLAC 240d, true",
         "200-299, GLAC 312, false",
+        "2xx, GLAC 240d, true",
+        "2XX, GLAC 312, false",
         "24, GLAC 240d, false",
     })
     void numbersAreExactOrRanges(String number, String course, boolean fits) {

@@ -1,0 +1,59 @@
+package ample.ledger.store;
+
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.Map;
+import javax.sql.DataSource;
+import org.apache.ibatis.session.Configuration;
+import org.apache.ibatis.session.SqlSessionFactory;
+import org.flywaydb.core.Flyway;
+import org.mybatis.spring.SqlSessionFactoryBean;
+import org.mybatis.spring.SqlSessionTemplate;
+import org.springframework.core.io.ClassPathResource;
+import org.springframework.jdbc.datasource.DataSourceTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** The store over a migrated database of its own, put together as the application does. */
+final class TestStore {
+
+    private final TestDatabase database = TestDatabase.create();
+    private final DataSource dataSource = database.asApplication();
+    private final Editions editions;
+
+    TestStore() throws Exception {
+        Flyway.configure()
+                .dataSource(database.asOwner())
+                .defaultSchema("ledger")
+                .createSchemas(false)
+                .placeholders(Map.of("app_role", "ledger_app"))
+                .load()
+                .migrate();
+        var factory = new SqlSessionFactoryBean();
+        factory.setDataSource(dataSource);
+        var configuration = new Configuration();
+        configuration.setArgNameBasedConstructorAutoMapping(true);
+        factory.setConfiguration(configuration);
+        factory.setMapperLocations(new ClassPathResource("ample/ledger/store/EditionMapper.xml"));
+        SqlSessionFactory sessions = factory.getObject();
+        EditionMapper mapper = new SqlSessionTemplate(sessions).getMapper(EditionMapper.class);
+        editions = new Editions(mapper, new TransactionTemplate(new DataSourceTransactionManager(dataSource)));
+    }
+
+    Editions editions() {
+        return editions;
+    }
+
+    /** Forgets every edition, as only the owner of the tables can. */
+    void forgetEverything() throws SQLException {
+        try (Connection connection = database.asOwner().getConnection();
+                Statement sql = connection.createStatement()) {
+            sql.execute("TRUNCATE edition CASCADE");
+        }
+    }
+
+    /** Connections as the application's own role. */
+    DataSource dataSource() {
+        return dataSource;
+    }
+}
