@@ -32,7 +32,8 @@ export async function show(address, { remember = true } = {}) {
   document.title = fresh.title;
   Idiomorph.morph(part, replacement, {
     morphStyle: "outerHTML",
-    ignoreActiveValue: true,
+    // What is being typed stays; a link or a phrase that has the focus changes like any other.
+    ignoreActiveValue: document.activeElement?.matches("input") ?? false,
     callbacks: { beforeAttributeUpdated: (name) => name !== "open" },
   });
 }

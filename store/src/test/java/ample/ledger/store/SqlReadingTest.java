@@ -51,7 +51,7 @@ class SqlReadingTest {
         return RandomBriefs.of(INDEX.schedule());
     }
 
-    @Property(tries = 400)
+    @Property(tries = 200)
     void listAndAccountEqualSql(@ForAll("briefs") Brief brief) throws SQLException {
         Findings findings = INDEX.find(brief);
 

@@ -1,0 +1,64 @@
+package ample.ledger.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ample.ledger.web.InChromium.Tabs;
+import ample.ledger.web.RunningLedger.Ledger;
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.ColorScheme;
+import java.util.List;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Every screen against axe-core's rules for WCAG 2.2, levels A and AA, and its good practice. */
+@ExtendWith({RunningLedger.class, InChromium.class})
+class AccessibilityTest {
+
+    private static final List<String> CONTRAST = List.of("color-contrast");
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "browse?subject=tide,limn",
+                "browse?at=tidewall,upper-fell&days=only:mon,wed,thu&from=09:00&to=15:30&seats=3&waiting=0",
+                "browse?subject=glac&days=only:fri&to=09:00&untimed=no&seats=60",
+                "browse?subject=glac&at=moon",
+                "section/40220",
+                "section/40406",
+                "section/49999",
+            })
+    void axeFindsNothing(String screen, Tabs tabs, Ledger ledger) {
+        Page page = tabs.open();
+        page.navigate(ledger.page(screen));
+
+        assertNoViolations(new AxeBuilder(page));
+        page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.DARK));
+        assertNoViolations(new AxeBuilder(page).withRules(CONTRAST));
+        page.setViewportSize(360, 780);
+        assertNoViolations(new AxeBuilder(page).disableRules(CONTRAST));
+        assertThat(page.evaluate("document.documentElement.scrollWidth <= window.innerWidth"))
+                .as("no scrolling sideways")
+                .isEqualTo(true);
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"#edit-subject", "#edit-days", "#edit-times", "#edit-seats", "#edit-more"})
+    void axeFindsNothingInAnOpenEditor(String editor, Tabs tabs, Ledger ledger) {
+        Page page = tabs.open();
+        page.navigate(ledger.page("browse?subject=glac&seats=3"));
+        page.locator(editor + " > summary").click();
+
+        assertNoViolations(new AxeBuilder(page).include(List.of(".brief")));
+        page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.DARK));
+        assertNoViolations(new AxeBuilder(page).include(List.of(".brief")).withRules(CONTRAST));
+    }
+
+    private static void assertNoViolations(AxeBuilder axe) {
+        assertThat(axe.setLegacyMode(true).analyze().getViolations())
+                .extracting(
+                        rule -> rule.getHelp() + ": " + rule.getNodes().get(0).getHtml())
+                .isEmpty();
+    }
+}

@@ -1,0 +1,137 @@
+package ample.ledger.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ample.ledger.web.RunningLedger.Ledger;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import nu.validator.client.EmbeddedValidator;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.xml.sax.SAXException;
+
+/** What every address answers, over HTTP. */
+@ExtendWith(RunningLedger.class)
+class AddressesTest {
+
+    private static final HttpClient CLIENT = HttpClient.newHttpClient();
+
+    @ParameterizedTest
+    @CsvSource({
+        "/, /autumn-2031/browse",
+        "/autumn-2031, /autumn-2031/browse",
+        "/autumn-2031/browse?from=&to=&subject=, /autumn-2031/browse",
+        "'/autumn-2031/browse?at=tidewall&at=upper-fell', '/autumn-2031/browse?at=tidewall,upper-fell'",
+        "'/autumn-2031/browse?days=any:&days=wed&days=mon', '/autumn-2031/browse?days=any:mon,wed'",
+        "'/autumn-2031/browse?from=9&number=2xx', '/autumn-2031/browse?number=200-299&from=09:00'",
+    })
+    void longWaysOfSayingItLeadToTheShortAddress(String asked, String short_, Ledger ledger) throws Exception {
+        HttpResponse<String> response = get(ledger, asked);
+
+        assertThat(response.statusCode()).isEqualTo(302);
+        assertThat(response.headers().firstValue("Location")).contains(ledger.root() + short_);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "/spring-1999/browse             | Nothing is posted for a term “spring-1999”. | Browse Autumn 2031",
+                "/autumn-2031/section/49999      | Autumn 2031 has no section with the entry number “49999”. | Browse Autumn 2031",
+                "/autumn-2031/section/abc?at=tidewall | no section with the entry number “abc” | href=\"/autumn-2031/browse?at=tidewall\"",
+                "/autumn-2031/nothing/here       | There is no page at this address. | Browse the schedule",
+                "/assets/nothing.css             | There is no page at this address. | Browse the schedule",
+                "/error                          | There is no page at this address. | Browse the schedule",
+            })
+    void whatIsNotThereSaysSoAndOffersTheWayOn(String address, String says, String wayOn, Ledger ledger)
+            throws Exception {
+        HttpResponse<String> response = get(ledger, address);
+
+        assertThat(response.statusCode()).isEqualTo(404);
+        assertThat(response.body()).contains(says, wayOn);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "browse?subject=zzzz&seats=3 | Not understood: subject=zzzz. The subjects of Autumn 2031 are cart",
+                "browse?seats=3&from=99:99   | Not understood: from=99:99.",
+                "browse?seats=3&colour=blue  | Not understood: colour=blue. There is no condition of that name.",
+                "browse?seats=3&at=%3Cb%3E   | Not understood: at=&lt;b&gt;.",
+            })
+    void aValueThatMakesNoSenseIsNamedAndTheRestOfTheBriefStands(String page, String says, Ledger ledger)
+            throws Exception {
+        HttpResponse<String> response = get(ledger, "/autumn-2031/" + page);
+
+        assertThat(response.statusCode()).isEqualTo(400);
+        assertThat(response.body()).contains(says, "3 or more seats", "href=\"/autumn-2031/browse?seats=3\"");
+    }
+
+    @Test
+    void pagesLoadNothingFromElsewhereAndHoldNoScriptOrStyleInside(Ledger ledger) throws Exception {
+        HttpResponse<String> response = get(ledger, "/autumn-2031/browse?at=tidewall");
+
+        assertThat(response.headers().firstValue("Content-Security-Policy").orElse(""))
+                .contains("default-src 'none'", "script-src 'self'", "style-src 'self'", "frame-ancestors 'none'")
+                .doesNotContain("unsafe");
+        assertThat(response.body())
+                .doesNotContain(" style=", "<style", " onclick=", "https://")
+                .doesNotContainPattern("<script(?![^>]* src=)");
+        assertThat(response.headers().map()).doesNotContainKey("set-cookie");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"POST", "PUT", "DELETE"})
+    void nothingCanBeSentYet(String method, Ledger ledger) throws Exception {
+        var request = HttpRequest.newBuilder(URI.create(ledger.page("browse")))
+                .method(method, HttpRequest.BodyPublishers.ofString("x"))
+                .build();
+
+        assertThat(CLIENT.send(request, HttpResponse.BodyHandlers.ofString()).statusCode())
+                .isBetween(400, 499);
+    }
+
+    /** The Nu Html Checker, which the W3C runs too, finds no error. */
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "/autumn-2031/browse",
+                "/autumn-2031/browse?at=tidewall,upper-fell&days=only:mon,wed,thu&from=09:00&to=15:30&seats=3&waiting=0",
+                "/autumn-2031/browse?subject=glac&days=only:fri&to=09:00&untimed=no&seats=60",
+                "/autumn-2031/browse?at=moon",
+                "/autumn-2031/section/40220",
+                "/autumn-2031/section/40406?subject=limn",
+                "/spring-1999/browse",
+            })
+    void pagesAreValidHtml(String address, Ledger ledger) throws Exception {
+        assertThat(errorsIn(get(ledger, address).body())).isEmpty();
+    }
+
+    /** Its errors and warnings; that it would leave out the slash of an empty element is a matter of taste. */
+    private static List<String> errorsIn(String html) throws IOException, SAXException {
+        var validator = new EmbeddedValidator();
+        validator.setOutputFormat(EmbeddedValidator.OutputFormat.GNU);
+        return validator
+                .validate(new ByteArrayInputStream(html.getBytes(StandardCharsets.UTF_8)))
+                .lines()
+                .filter(line -> !line.contains(": info: Trailing slash"))
+                .toList();
+    }
+
+    private static HttpResponse<String> get(Ledger ledger, String address) throws IOException, InterruptedException {
+        var request = HttpRequest.newBuilder(URI.create(ledger.root() + address))
+                .header("Accept", "text/html")
+                .build();
+        return CLIENT.send(request, HttpResponse.BodyHandlers.ofString());
+    }
+}

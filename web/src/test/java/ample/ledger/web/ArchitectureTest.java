@@ -1,0 +1,90 @@
+package ample.ledger.web;
+
+import static com.tngtech.archunit.core.domain.JavaClass.Predicates.resideInAPackage;
+import static com.tngtech.archunit.core.domain.JavaClass.Predicates.resideInAnyPackage;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+
+import com.tngtech.archunit.base.DescribedPredicate;
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.core.importer.Location;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+
+/** Dependencies point one way: web to store and standin, and these to core. */
+@AnalyzeClasses(packages = "ample.ledger", importOptions = ArchitectureTest.WithoutTests.class)
+class ArchitectureTest {
+
+    /** Leaves out test classes, also where they come from another module's test jar. */
+    static final class WithoutTests implements ImportOption {
+
+        @Override
+        public boolean includes(Location location) {
+            return !location.contains("/test-classes/") && !location.contains("-tests.jar");
+        }
+    }
+
+    @ArchTest
+    static final ArchRule LAYERS = layeredArchitecture()
+            .consideringOnlyDependenciesInLayers()
+            .layer("web")
+            .definedBy("ample.ledger.web..")
+            .layer("store")
+            .definedBy("ample.ledger.store..")
+            .layer("standin")
+            .definedBy("ample.ledger.standin..")
+            .layer("core")
+            .definedBy("ample.ledger.core..")
+            .whereLayer("web")
+            .mayNotBeAccessedByAnyLayer()
+            .whereLayer("store")
+            .mayOnlyBeAccessedByLayers("web")
+            .whereLayer("standin")
+            .mayOnlyBeAccessedByLayers("web")
+            .whereLayer("core")
+            .mayOnlyBeAccessedByLayers("web", "store", "standin");
+
+    @ArchTest
+    static final ArchRule CORE_IS_PLAIN_JAVA = classes()
+            .that(resideInAPackage("ample.ledger.core.."))
+            .should()
+            .onlyDependOnClassesThat(resideInAnyPackage(
+                    "ample.ledger.core..", "java..", "org.jspecify..", "de.siegmar.fastcsv..", "tools.jackson.."))
+            .andShould()
+            .onlyDependOnClassesThat(DescribedPredicate.not(resideInAnyPackage("java.sql..", "java.net..")));
+
+    /** CSV and JSON belong to the open formats and to nothing else. */
+    @ArchTest
+    static final ArchRule FORMATS_STAY_IN_EXCHANGE = noClasses()
+            .that(resideInAPackage("ample.ledger.core.."))
+            .and(DescribedPredicate.not(resideInAPackage("ample.ledger.core.exchange..")))
+            .should()
+            .dependOnClassesThat(resideInAnyPackage("de.siegmar.fastcsv..", "tools.jackson.."));
+
+    @ArchTest
+    static final ArchRule NO_CYCLES_IN_CORE =
+            slices().matching("ample.ledger.core.(*)..").should().beFreeOfCycles();
+
+    @ArchTest
+    static final ArchRule NO_CYCLES_IN_WEB =
+            slices().matching("ample.ledger.web.(*)..").should().beFreeOfCycles();
+
+    /** Callers pass dates in; only the clock that they hold knows what day it is. */
+    @ArchTest
+    static final ArchRule CORE_HAS_NO_CLOCK = noClasses()
+            .that(resideInAPackage("ample.ledger.core.."))
+            .should()
+            .callMethod(LocalDate.class, "now")
+            .orShould()
+            .callMethod(Instant.class, "now")
+            .orShould()
+            .callMethod(LocalDateTime.class, "now")
+            .orShould()
+            .callMethod(System.class, "currentTimeMillis");
+}

@@ -1,0 +1,73 @@
+package ample.ledger.web;
+
+import ample.ledger.core.fixtures.Schedules;
+import ample.ledger.store.TestDatabase;
+import java.net.URI;
+import org.junit.jupiter.api.extension.BeforeAllCallback;
+import org.junit.jupiter.api.extension.ExtensionContext;
+import org.junit.jupiter.api.extension.ParameterContext;
+import org.junit.jupiter.api.extension.ParameterResolver;
+import org.springframework.boot.SpringApplication;
+import org.springframework.context.ConfigurableApplicationContext;
+
+/**
+ * The application under test: started once for all tests, as it really starts, on a free port, with the demo posted to a
+ * database of its own and the clock at the demo's moment. Tests take it as a parameter.
+ */
+public final class RunningLedger implements BeforeAllCallback, ParameterResolver {
+
+    /** Where it answers. */
+    public record Ledger(URI root) {
+
+        /** The address of a page of the demo's term: {@code page("browse?at=tidewall")}. */
+        public String page(String rest) {
+            return root + "/autumn-2031/" + rest;
+        }
+    }
+
+    private record Started(ConfigurableApplicationContext context, Ledger ledger) implements AutoCloseable {
+
+        @Override
+        public void close() {
+            context.close();
+        }
+    }
+
+    @Override
+    public void beforeAll(ExtensionContext context) {
+        started(context);
+    }
+
+    @Override
+    public boolean supportsParameter(ParameterContext parameter, ExtensionContext context) {
+        return parameter.getParameter().getType() == Ledger.class;
+    }
+
+    @Override
+    public Object resolveParameter(ParameterContext parameter, ExtensionContext context) {
+        return started(context).ledger();
+    }
+
+    private static Started started(ExtensionContext context) {
+        return context.getRoot()
+                .getStore(ExtensionContext.Namespace.create(RunningLedger.class))
+                .getOrComputeIfAbsent(Started.class, type -> start(), Started.class);
+    }
+
+    private static Started start() {
+        TestDatabase database = TestDatabase.create();
+        var context = SpringApplication.run(
+                LedgerApplication.class,
+                "--server.port=0",
+                "--spring.datasource.url=" + database.url(),
+                "--spring.datasource.password=" + database.appPassword(),
+                "--spring.flyway.password=" + database.ownerPassword(),
+                "--ledger.post=" + Schedules.demoBundle(),
+                "--ledger.note=The demo",
+                "--ledger.clock=2031-06-17T08:41:00Z",
+                "--logging.level.root=warn",
+                "--spring.main.banner-mode=off");
+        String port = context.getEnvironment().getRequiredProperty("local.server.port");
+        return new Started(context, new Ledger(URI.create("http://127.0.0.1:" + port)));
+    }
+}
