@@ -8,15 +8,21 @@ import { fileURLToPath } from "node:url";
 const here = dirname(fileURLToPath(import.meta.url));
 const out = join(here, "target/classes/assets");
 
+// Fonts go with their licence, as the licence asks.
 const copies = {
-  "fonts/literata.woff2":
-    "@fontsource-variable/literata/files/literata-latin-wght-normal.woff2",
-  "fonts/instrument-sans.woff2":
-    "@fontsource-variable/instrument-sans/files/instrument-sans-latin-standard-normal.woff2",
-  "fonts/sometype-mono.woff2":
-    "@fontsource-variable/sometype-mono/files/sometype-mono-latin-wght-normal.woff2",
   "js/idiomorph.js": "idiomorph/dist/idiomorph.esm.js",
+  ...font("literata", "literata-latin-wght-normal"),
+  ...font("instrument-sans", "instrument-sans-latin-standard-normal"),
+  ...font("sometype-mono", "sometype-mono-latin-wght-normal"),
 };
+
+function font(name, file) {
+  const folder = `@fontsource-variable/${name}`;
+  return {
+    [`fonts/${name}.woff2`]: `${folder}/files/${file}.woff2`,
+    [`fonts/${name}-licence.txt`]: `${folder}/LICENSE`,
+  };
+}
 
 function run(command, ...args) {
   execFileSync(command, args, { cwd: here, stdio: "inherit" });
