@@ -1,7 +1,13 @@
 // Puts styles, fonts and third-party scripts beside the compiled classes, from where the application serves them.
 // Installs the npm packages first where they are missing or older than the lock file.
 import { execFileSync } from "node:child_process";
-import { copyFileSync, existsSync, mkdirSync, statSync } from "node:fs";
+import {
+  copyFileSync,
+  existsSync,
+  mkdirSync,
+  readFileSync,
+  statSync,
+} from "node:fs";
 import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
 
@@ -35,6 +41,21 @@ if (
   statSync(installed).mtimeMs < statSync(lock).mtimeMs
 ) {
   run("npm", "ci", "--no-fund", "--no-audit", "--loglevel=error");
+}
+
+// Debian 12 has Node 18. Tailwind runs on it, but npm leaves out its native part, which asks for Node 20.
+const native = `@tailwindcss/oxide-${process.platform}-${process.arch}-gnu`;
+if (
+  process.platform === "linux" &&
+  !existsSync(join(here, "node_modules", native))
+) {
+  const { version } = JSON.parse(
+    readFileSync(join(here, "node_modules/@tailwindcss/oxide/package.json")),
+  );
+  run(
+    ...["npm", "install", "--no-save", "--force", "--no-fund", "--no-audit"],
+    ...["--loglevel=error", `${native}@${version}`],
+  );
 }
 
 for (const [to, from] of Object.entries(copies)) {

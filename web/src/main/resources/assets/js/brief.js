@@ -23,6 +23,15 @@ export function closeEditors() {
   return open.length > 0;
 }
 
+/** Turns a panel that would leave the window on the right to the left of its phrase. */
+function keepInWindow(phrase) {
+  const panel = phrase.querySelector(".panel");
+  panel.removeAttribute("data-side");
+  if (panel.getBoundingClientRect().right > document.body.clientWidth) {
+    panel.dataset.side = "left";
+  }
+}
+
 function isPlainClick(event) {
   return (
     event.button === 0 &&
@@ -35,6 +44,14 @@ export function followBrief() {
     return;
   }
   const here = window.location.pathname;
+
+  // A toggle does not bubble; on its way down it can be heard.
+  document.addEventListener(
+    "toggle",
+    ({ target }) =>
+      target.open && target.matches(".phrase") && keepInWindow(target),
+    true,
+  );
 
   document.addEventListener("change", (event) => {
     const form = event.target.closest("form.editor");

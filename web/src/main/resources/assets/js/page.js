@@ -34,6 +34,8 @@ export async function show(address, { remember = true } = {}) {
     morphStyle: "outerHTML",
     // What is being typed stays; a link or a phrase that has the focus changes like any other.
     ignoreActiveValue: document.activeElement?.matches("input") ?? false,
-    callbacks: { beforeAttributeUpdated: (name) => name !== "open" },
+    callbacks: {
+      beforeAttributeUpdated: (name) => !["open", "data-side"].includes(name),
+    },
   });
 }

@@ -143,14 +143,14 @@ final class Editors {
                         "",
                         days.contains(day)))
                 .toList();
-        return List.of(new Group("It meets", rules), new Group("of these days", week));
+        return List.of(new Group("It meets", rules), new Group("These days", week));
     }
 
     private static String label(DayRule rule) {
         return switch (rule) {
-            case ONLY -> "only on (some) of them, on no other day";
-            case ALL -> "on all of them, perhaps on others too";
-            case ANY -> "on at least one of them";
+            case ONLY -> "only on these, on no other day";
+            case ALL -> "on all of these, perhaps on others too";
+            case ANY -> "on at least one of these";
         };
     }
 

@@ -111,7 +111,7 @@ final class SheetPages {
                 .formatted(
                         Words.count(alike.size(), "other " + kind),
                         alike.size() == 1 ? "has" : "have",
-                        Words.count(open, "seat"),
+                        open == 0 ? "no seats" : Words.count(open, "seat"),
                         alike.size() == 1 ? "" : " between them");
     }
 
