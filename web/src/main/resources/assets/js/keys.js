@@ -1,5 +1,6 @@
 // The keyboard: j and k go through the lines, b edits the brief, z takes back its last change, Escape closes an editor.
 import { closeEditors } from "./brief.js";
+import { takeBack } from "./page.js";
 
 function isTyping(target) {
   return target.matches(
@@ -19,7 +20,7 @@ const actions = {
   j: () => step(1),
   k: () => step(-1),
   b: () => document.querySelector(".brief .phrase summary")?.focus(),
-  z: () => history.back(),
+  z: takeBack,
 };
 
 export function listenForKeys() {

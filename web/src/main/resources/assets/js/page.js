@@ -3,6 +3,18 @@ import { Idiomorph } from "./idiomorph.js";
 
 let asked = 0;
 
+/** How many changes were made since this page was loaded or came to from elsewhere. */
+function changes() {
+  return history.state?.changes ?? 0;
+}
+
+/** Goes back to before the last change; stays where there is none to take back. */
+export function takeBack() {
+  if (changes() > 0) {
+    history.back();
+  }
+}
+
 /** Fetches `address` and shows it. A newer call overtakes an older one. */
 export async function show(address, { remember = true } = {}) {
   const mine = ++asked;
@@ -27,7 +39,7 @@ export async function show(address, { remember = true } = {}) {
     return;
   }
   if (remember) {
-    history.pushState(null, "", response.url);
+    history.pushState({ changes: changes() + 1 }, "", response.url);
   }
   document.title = fresh.title;
   Idiomorph.morph(part, replacement, {

@@ -19,6 +19,8 @@ import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWrite
 @Configuration(proxyBeanMethods = false)
 class SecurityConfiguration {
 
+    private static final String[] PUBLIC = {"/", "/assets/**", "/{term}", "/{term}/browse", "/{term}/section/{entry}"};
+
     private static final String CONTENT_POLICY = String.join(
             "; ",
             "default-src 'none'",
@@ -35,9 +37,9 @@ class SecurityConfiguration {
     SecurityFilterChain pages(HttpSecurity http) throws Exception {
         return http.authorizeHttpRequests(requests -> requests.dispatcherTypeMatchers(DispatcherType.ERROR)
                         .permitAll()
-                        .requestMatchers(HttpMethod.GET, "/", "/assets/**", "/{term}", "/{term}/browse")
+                        .requestMatchers(HttpMethod.GET, PUBLIC)
                         .permitAll()
-                        .requestMatchers(HttpMethod.GET, "/{term}/section/{entry}")
+                        .requestMatchers(HttpMethod.HEAD, PUBLIC)
                         .permitAll()
                         .anyRequest()
                         .denyAll())

@@ -91,7 +91,7 @@ public final class Words {
         return rest == 0 ? number(hours) + " h" : number(hours) + " h " + rest + " min";
     }
 
-    /** "Sluice Hall 204", "Online", "Flume House, room to be announced". */
+    /** "Sluice Hall 204", "Online", "Flume House, room to be announced", "the Boathouse steps". */
     public static String where(Place place) {
         if (place instanceof Place.Room room) {
             return room.building().name() + " " + room.room();
@@ -100,7 +100,7 @@ public final class Words {
             return in.building().name() + ", room to be announced";
         }
         if (place instanceof Place.Named named) {
-            return capitalised(named.words());
+            return named.words();
         }
         if (place instanceof Place.ToBeAnnounced) {
             return "Place to be announced";
@@ -120,7 +120,9 @@ public final class Words {
         if (places.isEmpty()) {
             return "Place to be announced, " + section.campus().name();
         }
-        return onlyOnline ? places : places + ", " + section.campus().name();
+        return onlyOnline
+                ? places
+                : capitalised(places) + ", " + section.campus().name();
     }
 
     /** "Okonjo-Reyes, Brimsole", or "Instructor to be announced". */
