@@ -1,6 +1,7 @@
 package ample.ledger.web;
 
 import jakarta.servlet.DispatcherType;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnWebApplication;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
@@ -17,6 +18,7 @@ import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWrite
  * itself ships, and no script or style stands inside a page.
  */
 @Configuration(proxyBeanMethods = false)
+@ConditionalOnWebApplication
 class SecurityConfiguration {
 
     private static final String[] PUBLIC = {"/", "/assets/**", "/{term}", "/{term}/browse", "/{term}/section/{entry}"};

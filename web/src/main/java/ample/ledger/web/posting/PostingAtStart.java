@@ -1,11 +1,9 @@
 package ample.ledger.web.posting;
 
 import ample.ledger.core.exchange.BundleReader;
-import ample.ledger.core.exchange.FaultyBundleException;
 import ample.ledger.store.Editions;
 import java.nio.file.Path;
 import java.time.Clock;
-import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.InitializingBean;
@@ -17,7 +15,7 @@ import org.springframework.stereotype.Component;
  * the start and changes nothing.
  */
 @Component
-public class PostingAtStart implements InitializingBean {
+class PostingAtStart implements InitializingBean {
 
     private static final Logger LOG = LoggerFactory.getLogger(PostingAtStart.class);
 
@@ -48,15 +46,5 @@ public class PostingAtStart implements InitializingBean {
                 posting.edition().term(),
                 posting.edition().number(),
                 posting.posted() ? "posted" : "stands; the bundle says the same");
-    }
-
-    /** The faulty bundle that kept the application from starting, or null when it was something else. */
-    public static @Nullable FaultyBundleException faultIn(Throwable failure) {
-        for (Throwable cause = failure; cause != null; cause = cause.getCause()) {
-            if (cause instanceof FaultyBundleException faulty) {
-                return faulty;
-            }
-        }
-        return null;
     }
 }

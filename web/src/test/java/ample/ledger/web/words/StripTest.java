@@ -1,0 +1,73 @@
+package ample.ledger.web.words;
+
+import static ample.ledger.core.fixtures.SectionBuilder.days;
+import static ample.ledger.core.fixtures.SectionBuilder.section;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ample.ledger.core.browse.Brief;
+import ample.ledger.core.browse.SectionCondition.Between;
+import ample.ledger.core.browse.SectionCondition.DayRule;
+import ample.ledger.core.browse.SectionCondition.OnDays;
+import ample.ledger.core.calendar.ClockTime;
+import ample.ledger.core.calendar.Days;
+import ample.ledger.core.schedule.Section;
+import ample.ledger.web.words.Strip.Bar;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+class StripTest {
+
+    private static final List<Strip.Day> WEEK = Strip.days(days("Mon Sat"));
+
+    @Test
+    void hasADayForEachThatClassesMeetOn() {
+        assertThat(WEEK).extracting(Strip.Day::name).containsExactly("Mon", "Tue", "Wed", "Thu", "Fri", "Sat");
+        assertThat(Strip.days(Days.ALL)).hasSize(7);
+    }
+
+    /** A day is 41 pixels for the 15 hours from 7:00 to 22:00, and starts 46 pixels after the one before. */
+    @Test
+    void aMeetingIsABarAtItsHours() {
+        Section section = section("TIDE 214").meets("Mon Tue", "7:00-14:30").build();
+
+        assertThat(Strip.of(section, Brief.EVERYTHING, WEEK).bars())
+                .containsExactly(new Bar("0.0", "20.5", "on-site"), new Bar("46.0", "20.5", "on-site"));
+    }
+
+    @Test
+    void showsWhatIsOnlineAndWhatIsNotEveryWeek() {
+        Section section = section("NUMB 210")
+                .meetsOnline("Mon", "17:00-18:20")
+                .meetsEveryOtherWeek("Fri", "13:00-14:50")
+                .build();
+
+        assertThat(Strip.of(section, Brief.EVERYTHING, WEEK).bars())
+                .extracting(Bar::style)
+                .containsExactly("online", "on-site some-weeks");
+    }
+
+    @Test
+    void hoursOutsideTheStripLieOnItsEdge() {
+        Section section = section("TIDE 341")
+                .meets("Mon", "5:00-6:00")
+                .meets("Mon", "22:30-23:30")
+                .build();
+
+        assertThat(Strip.of(section, Brief.EVERYTHING, WEEK).bars())
+                .containsExactly(new Bar("0.0", "2.0", "on-site"), new Bar("39.0", "2.0", "on-site"));
+    }
+
+    @Test
+    void theWindowIsTheDaysAndHoursAskedFor() {
+        Section section = section("TIDE 214").build();
+        var onDays = new OnDays(DayRule.ONLY, days("Mon Sun"));
+        var between = new Between(ClockTime.parse("9:00"), ClockTime.parse("12:00"));
+
+        assertThat(Strip.of(section, Brief.EVERYTHING, WEEK).window()).isEmpty();
+        assertThat(Strip.of(section, Brief.of(onDays), WEEK).window())
+                .containsExactly(new Bar("0.0", "41.0", "window"));
+        assertThat(Strip.of(section, Brief.of(between), WEEK).window())
+                .hasSize(6)
+                .startsWith(new Bar("5.5", "8.2", "window"));
+    }
+}
