@@ -128,6 +128,7 @@ CREATE TABLE prerequisites (
   subject    text NOT NULL,
   number     text NOT NULL,
   sentence   text NOT NULL,
+  expression text,
   PRIMARY KEY (edition_id, subject, number, sentence),
   FOREIGN KEY (edition_id, subject, number) REFERENCES courses (edition_id, subject, number)
 );

@@ -4,6 +4,8 @@ import ample.ledger.core.calendar.DateRange;
 import ample.ledger.core.calendar.Days;
 import ample.ledger.core.calendar.TermCalendar;
 import ample.ledger.core.code.CodeKey;
+import ample.ledger.core.requirement.NotationException;
+import ample.ledger.core.requirement.PrerequisiteNotation;
 import ample.ledger.core.schedule.Building;
 import ample.ledger.core.schedule.Campus;
 import ample.ledger.core.schedule.Coded;
@@ -15,6 +17,7 @@ import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Institution;
 import ample.ledger.core.schedule.Instructor;
 import ample.ledger.core.schedule.Kind;
+import ample.ledger.core.schedule.PostedPrerequisite;
 import ample.ledger.core.schedule.Requirement;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.SeatPool;
@@ -134,9 +137,18 @@ public final class ScheduleAssembler {
                 row.number("credits"),
                 row.integer("level"),
                 texts(requirementsByCourse, code, "requirement"),
-                texts(prerequisitesByCourse, code, "sentence"),
+                collect(prerequisitesByCourse.getOrDefault(code, List.of()), ScheduleAssembler::prerequisite),
                 texts(restrictionsByCourse, code, "sentence"),
                 texts(notesByCourse, code, "text"));
+    }
+
+    private static PostedPrerequisite prerequisite(BundleTable.Row row) {
+        try {
+            return new PostedPrerequisite(
+                    row.text("sentence"), row.optionalText("expression").map(PrerequisiteNotation::parse));
+        } catch (NotationException e) {
+            throw new Unfit("expression", e.getMessage());
+        }
     }
 
     private SeatPool pool(BundleTable.Row row) {

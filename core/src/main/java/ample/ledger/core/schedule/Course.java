@@ -9,7 +9,7 @@ import java.util.List;
  * @param credits in the institution's own unit; 0 or more
  * @param level year of study; 1 or more
  * @param requirements codes of the requirements its sections count toward, in the order posted
- * @param prerequisites the registrar's own sentences
+ * @param prerequisites all of which must be met
  * @param restrictions the registrar's own sentences
  * @param notes what the department adds, in its own words
  */
@@ -20,7 +20,7 @@ public record Course(
         BigDecimal credits,
         int level,
         List<String> requirements,
-        List<String> prerequisites,
+        List<PostedPrerequisite> prerequisites,
         List<String> restrictions,
         List<String> notes) {
 

@@ -85,6 +85,7 @@ class BundleReaderTest {
                 "meetings.csv   | sluice-hall,101   | ,101                | column building: This cell must not be empty",
                 "institution.csv| Atlantic/Madeira  | Atlantic/Atlantis   | It is not an IANA time zone",
                 "companions.csv | lab,40129         | lab,40101               | A companion is bound to a section of its own course, TIDE 214; this is one of TIDE 110.",
+                "prerequisites.csv | .,CART 210 and | .,CART 210 und | column expression, “CART 210 und NUMB 115”: At character 10: Here stands “und” where",
                 "code_key.csv   | [A-Z]{4}          | [A-Z{4}             | It is not a regular expression",
                 "seat_pools.csv | 40101,80          | 40101,-80           | column capacity, “-80”: It must be at least 0.",
                 "datapackage.json | \"version\": \"1\" | \"version\": \"9\" | It must say \"name\": \"schedule-bundle\" and \"version\": \"1\"",

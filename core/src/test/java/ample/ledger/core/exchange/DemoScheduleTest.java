@@ -6,6 +6,7 @@ import ample.ledger.core.calendar.TimeRange;
 import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.core.schedule.Delivery;
 import ample.ledger.core.schedule.Place;
+import ample.ledger.core.schedule.Prerequisite;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
 import java.time.LocalDate;
@@ -14,6 +15,7 @@ import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 
 /** What the demo's bundle must hold to be of use, and facts of the trade on it. */
@@ -54,6 +56,19 @@ class DemoScheduleTest {
         assertThat(DEMO.sections())
                 .allSatisfy(section -> assertThat(section.delivery()).isEqualTo(section.declared()));
         assertThat(DEMO.sections().stream().map(Section::delivery).distinct()).contains(Delivery.values());
+    }
+
+    @Test
+    void prerequisitesSpeakOfCoursesThatArePosted() {
+        var posted =
+                DEMO.sections().stream().map(section -> section.course().code()).collect(Collectors.toSet());
+
+        assertThat(DEMO.sections().stream()
+                        .flatMap(section -> section.course().prerequisites().stream())
+                        .flatMap(prerequisite -> prerequisite.expression().stream())
+                        .flatMap(Prerequisite::courses))
+                .isNotEmpty()
+                .isSubsetOf(posted);
     }
 
     @Test

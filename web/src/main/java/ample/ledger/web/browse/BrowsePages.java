@@ -10,6 +10,7 @@ import ample.ledger.core.browse.ValueCounts;
 import ample.ledger.core.calendar.Days;
 import ample.ledger.core.schedule.Companion;
 import ample.ledger.core.schedule.Course;
+import ample.ledger.core.schedule.PostedPrerequisite;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
 import ample.ledger.web.browse.BrowsePage.AccountLine;
@@ -156,7 +157,10 @@ final class BrowsePages {
                         .collect(Collectors.joining(", ")),
                 course.prerequisites().isEmpty()
                         ? "No prerequisite."
-                        : "Needs " + String.join(" ", course.prerequisites()),
+                        : "Needs "
+                                + course.prerequisites().stream()
+                                        .map(PostedPrerequisite::sentence)
+                                        .collect(Collectors.joining(" ")),
                 found.lines().size() == found.posted()
                         ? "all " + found.posted() + " fit"
                         : found.lines().size() + " of " + found.posted() + " fit",

@@ -6,6 +6,7 @@ import ample.ledger.core.reading.ClassHours;
 import ample.ledger.core.reading.SeatAccount;
 import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.Delivery;
+import ample.ledger.core.schedule.PostedPrerequisite;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
 import ample.ledger.web.sheet.SheetPage.CodePart;
@@ -72,7 +73,9 @@ final class SheetPages {
                 section.declared() == section.delivery() ? null : declared(section.declared()),
                 Words.credits(course.credits()),
                 course.description(),
-                course.prerequisites(),
+                course.prerequisites().stream()
+                        .map(PostedPrerequisite::sentence)
+                        .toList(),
                 course.restrictions(),
                 toward(course),
                 Stream.concat(section.notes().stream(), course.notes().stream()).toList(),
