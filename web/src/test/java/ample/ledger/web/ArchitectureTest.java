@@ -55,7 +55,12 @@ class ArchitectureTest {
             .that(resideInAPackage("ample.ledger.core.."))
             .should()
             .onlyDependOnClassesThat(resideInAnyPackage(
-                    "ample.ledger.core..", "java..", "org.jspecify..", "de.siegmar.fastcsv..", "tools.jackson.."))
+                    "ample.ledger.core..",
+                    "java..",
+                    "org.jgrapht..",
+                    "org.jspecify..",
+                    "de.siegmar.fastcsv..",
+                    "tools.jackson.."))
             .andShould()
             .onlyDependOnClassesThat(DescribedPredicate.not(resideInAnyPackage("java.sql..", "java.net..")));
 

@@ -96,6 +96,7 @@ public final class ScheduleAssembler {
                 List.copyOf(campuses.values()),
                 each("subjects", row -> new Subject(row.text("subject"), row.text("name"))),
                 each("requirements", row -> new Requirement(row.text("requirement"), row.text("name"))),
+                List.copyOf(courses.values()),
                 sections);
     }
 

@@ -11,8 +11,8 @@ import java.util.stream.Collectors;
 /**
  * Everything that one posting says about one term.
  *
- * <p>Lists are in the order people expect to read them: campuses and requirements as posted, subjects by code, sections
- * by course and then by section code.
+ * <p>Lists are in the order people expect to read them: campuses and requirements as posted, subjects and courses by
+ * code, sections by course and then by section code.
  */
 public final class Schedule {
 
@@ -28,6 +28,7 @@ public final class Schedule {
     private final List<Campus> campuses;
     private final List<Subject> subjects;
     private final List<Requirement> requirements;
+    private final List<Course> courses;
     private final List<Section> sections;
     private final Map<EntryNumber, Section> byEntry;
     private final Map<CourseCode, List<Section>> byCourse;
@@ -39,6 +40,7 @@ public final class Schedule {
             List<Campus> campuses,
             List<Subject> subjects,
             List<Requirement> requirements,
+            List<Course> courses,
             List<Section> sections) {
         this.institution = institution;
         this.term = term;
@@ -47,6 +49,8 @@ public final class Schedule {
         this.subjects =
                 subjects.stream().sorted(Comparator.comparing(Subject::code)).toList();
         this.requirements = List.copyOf(requirements);
+        this.courses =
+                courses.stream().sorted(Comparator.comparing(Course::code)).toList();
         this.sections = sections.stream().sorted(SECTION_ORDER).toList();
         this.byEntry =
                 this.sections.stream().collect(Collectors.toUnmodifiableMap(Section::entry, Function.identity()));
@@ -76,6 +80,11 @@ public final class Schedule {
 
     public List<Requirement> requirements() {
         return requirements;
+    }
+
+    /** Every course posted, also those without a section this term. */
+    public List<Course> courses() {
+        return courses;
     }
 
     /** Every section posted, cancelled ones included. */

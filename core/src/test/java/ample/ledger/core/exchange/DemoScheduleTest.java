@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ample.ledger.core.calendar.TimeRange;
 import ample.ledger.core.fixtures.Schedules;
+import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.Delivery;
 import ample.ledger.core.schedule.Place;
 import ample.ledger.core.schedule.Prerequisite;
@@ -15,7 +16,6 @@ import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
-import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 
 /** What the demo's bundle must hold to be of use, and facts of the trade on it. */
@@ -60,15 +60,12 @@ class DemoScheduleTest {
 
     @Test
     void prerequisitesSpeakOfCoursesThatArePosted() {
-        var posted =
-                DEMO.sections().stream().map(section -> section.course().code()).collect(Collectors.toSet());
-
-        assertThat(DEMO.sections().stream()
-                        .flatMap(section -> section.course().prerequisites().stream())
+        assertThat(DEMO.courses().stream()
+                        .flatMap(course -> course.prerequisites().stream())
                         .flatMap(prerequisite -> prerequisite.expression().stream())
                         .flatMap(Prerequisite::courses))
                 .isNotEmpty()
-                .isSubsetOf(posted);
+                .isSubsetOf(DEMO.courses().stream().map(Course::code).toList());
     }
 
     @Test

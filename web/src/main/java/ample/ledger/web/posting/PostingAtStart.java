@@ -1,6 +1,9 @@
 package ample.ledger.web.posting;
 
+import ample.ledger.core.edition.PostingChecks;
 import ample.ledger.core.exchange.BundleReader;
+import ample.ledger.core.exchange.BundleTables;
+import ample.ledger.core.exchange.ScheduleAssembler;
 import ample.ledger.store.Editions;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -12,7 +15,7 @@ import org.springframework.stereotype.Component;
 
 /**
  * Posts the bundle that the option {@code ledger.post} names, before the first page is served. A bundle with faults stops
- * the start and changes nothing.
+ * the start and changes nothing; warnings are logged.
  */
 @Component
 class PostingAtStart implements InitializingBean {
@@ -40,11 +43,19 @@ class PostingAtStart implements InitializingBean {
         if (folder.isBlank()) {
             return;
         }
-        Editions.Posting posting = editions.post(BundleReader.read(Path.of(folder)), note, clock.instant());
+        BundleTables tables = BundleReader.read(Path.of(folder));
+        Editions.Posting posting = editions.post(tables, note, clock.instant());
         LOG.info(
                 "{}: edition {} {}",
                 posting.edition().term(),
                 posting.edition().number(),
                 posting.posted() ? "posted" : "stands; the bundle says the same");
+        PostingChecks.warningsOf(ScheduleAssembler.assemble(tables))
+                .forEach(warning -> LOG.warn(
+                        "{}: {}: {} {}",
+                        warning.kind().label(),
+                        warning.about(),
+                        warning.sentence(),
+                        warning.kind().why()));
     }
 }

@@ -39,6 +39,11 @@ public record SeatWords(
         }
     }
 
+    /** Whether what stands out is a status in words and not a number. */
+    public boolean inWords() {
+        return !Character.isDigit(figure.charAt(0));
+    }
+
     /** One line of the account. */
     public record Line(String label, String figure) {}
 

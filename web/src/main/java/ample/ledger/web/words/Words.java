@@ -132,9 +132,9 @@ public final class Words {
                 : section.instructors().stream().map(Instructor::name).collect(Collectors.joining(", "));
     }
 
-    /** "15 wk" for the whole term, otherwise with the span's name: "First half, 7 wk". */
+    /** "15 wk" for the whole term, otherwise with the span's name: "First half, 7 wk"; number and unit stay together. */
     public static String runs(Span span, Term term) {
-        String weeks = span.dates().weeks() + " wk";
+        String weeks = span.dates().weeks() + "\u00a0wk";
         return span.dates().equals(term.dates()) ? weeks : span.name() + ", " + weeks;
     }
 

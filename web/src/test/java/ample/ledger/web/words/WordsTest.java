@@ -60,8 +60,8 @@ class WordsTest {
         var half = new DateRange(LocalDate.of(2031, 9, 8), LocalDate.of(2031, 10, 24));
 
         assertThat(Words.runs(new Span("full-term", "Full term", SectionBuilder.TERM), term))
-                .isEqualTo("15 wk");
-        assertThat(Words.runs(new Span("first-half", "First half", half), term)).isEqualTo("First half, 7 wk");
+                .isEqualTo("15\u00a0wk");
+        assertThat(Words.runs(new Span("first-half", "First half", half), term)).isEqualTo("First half, 7\u00a0wk");
     }
 
     @Test

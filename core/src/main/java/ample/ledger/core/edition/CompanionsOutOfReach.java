@@ -1,0 +1,43 @@
+package ample.ledger.core.edition;
+
+import ample.ledger.core.calendar.TermCalendar;
+import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.schedule.Section;
+import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/** Companions that nobody can take, because they clash with every section they go with. */
+final class CompanionsOutOfReach {
+
+    private CompanionsOutOfReach() {}
+
+    static Stream<Warning> of(Schedule schedule) {
+        return schedule.sections().stream()
+                .filter(section -> section.companion().isPresent() && !section.cancelled())
+                .filter(companion -> leads(schedule, companion).stream()
+                        .allMatch(lead -> clash(lead, companion, schedule.term().calendar())))
+                .map(companion -> new Warning(
+                        Warning.Kind.COMPANION_OUT_OF_REACH, companion.toString(), sentence(schedule, companion)));
+    }
+
+    private static String sentence(Schedule schedule, Section companion) {
+        List<Section> leads = leads(schedule, companion);
+        return leads.isEmpty()
+                ? "Nothing is posted that it could be taken with."
+                : "It meets in the time of " + leads.stream().map(Section::code).collect(Collectors.joining(", "))
+                        + ".";
+    }
+
+    private static List<Section> leads(Schedule schedule, Section companion) {
+        return schedule.leadsOf(companion).stream()
+                .filter(lead -> !lead.cancelled())
+                .toList();
+    }
+
+    private static boolean clash(Section one, Section other, TermCalendar calendar) {
+        List<Occurrence> others = Occurrence.of(other, calendar).toList();
+        return Occurrence.of(one, calendar)
+                .anyMatch(occurrence -> others.stream().anyMatch(occurrence::overlaps));
+    }
+}
