@@ -28,16 +28,12 @@ import ample.ledger.core.schedule.Term;
 import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.time.ZoneId;
-import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Function;
 import java.util.regex.Pattern;
 import java.util.regex.PatternSyntaxException;
 import java.util.stream.Collectors;
-import org.jspecify.annotations.Nullable;
 
 /**
  * Turns the tables of a bundle into a {@link Schedule}. What the table schemas cannot say — that a meeting ends after it
@@ -45,8 +41,7 @@ import org.jspecify.annotations.Nullable;
  */
 public final class ScheduleAssembler {
 
-    private final BundleTables tables;
-    private final List<Fault> faults = new ArrayList<>();
+    private final RowsToAssemble rows;
     private final Map<CourseCode, List<BundleTable.Row>> requirementsByCourse;
     private final Map<CourseCode, List<BundleTable.Row>> prerequisitesByCourse;
     private final Map<CourseCode, List<BundleTable.Row>> restrictionsByCourse;
@@ -58,18 +53,18 @@ public final class ScheduleAssembler {
     private final Map<String, SeatPool> pools;
 
     private ScheduleAssembler(BundleTables tables) {
-        this.tables = tables;
+        rows = new RowsToAssemble(tables);
         requirementsByCourse = byCourse("course_requirements");
         prerequisitesByCourse = byCourse("prerequisites");
         restrictionsByCourse = byCourse("restrictions");
-        notesByCourse = grouped(
+        notesByCourse = rows.grouped(
                 "notes",
                 row -> row.optionalText("entry").isPresent() ? Optional.empty() : Optional.of(courseCode(row)));
-        heldByPool = grouped("held_seats", row -> row.optionalText("pool"));
-        campuses = byKey("campuses", row -> row.text("campus"), this::campus);
-        buildings = byKey("buildings", row -> row.text("building"), this::building);
-        courses = byKey("courses", ScheduleAssembler::courseCode, this::course);
-        pools = byKey("seat_pools", row -> row.text("pool"), this::pool);
+        heldByPool = rows.grouped("held_seats", row -> row.optionalText("pool"));
+        campuses = rows.byKey("campuses", row -> row.text("campus"), this::campus);
+        buildings = rows.byKey("buildings", row -> row.text("building"), this::building);
+        courses = rows.byKey("courses", ScheduleAssembler::courseCode, this::course);
+        pools = rows.byKey("seat_pools", row -> row.text("pool"), this::pool);
     }
 
     /**
@@ -82,20 +77,20 @@ public final class ScheduleAssembler {
     }
 
     private Schedule schedule() {
-        Optional<Institution> institution = only("institution", this::institution);
-        Optional<Term> term = only("terms", this::term);
+        Optional<Institution> institution = rows.only("institution", this::institution);
+        Optional<Term> term = rows.only("terms", this::term);
         CodeKey codeKey = codeKey();
         List<Section> sections = sections();
-        if (!faults.isEmpty()) {
-            throw new FaultyBundleException(faults);
+        if (!rows.faults().isEmpty()) {
+            throw new FaultyBundleException(rows.faults());
         }
         return new Schedule(
                 institution.orElseThrow(),
                 term.orElseThrow(),
                 codeKey,
                 List.copyOf(campuses.values()),
-                each("subjects", row -> new Subject(row.text("subject"), row.text("name"))),
-                each("requirements", row -> new Requirement(row.text("requirement"), row.text("name"))),
+                rows.each("subjects", row -> new Subject(row.text("subject"), row.text("name"))),
+                rows.each("requirements", row -> new Requirement(row.text("requirement"), row.text("name"))),
                 List.copyOf(courses.values()),
                 sections);
     }
@@ -109,7 +104,7 @@ public final class ScheduleAssembler {
     }
 
     private Term term(BundleTable.Row row) {
-        List<TermCalendar.ExceptionalDay> exceptions = each(
+        List<TermCalendar.ExceptionalDay> exceptions = rows.each(
                 "calendar_days",
                 day -> new TermCalendar.ExceptionalDay(
                         day.date("date"), day.optionalText("follows").flatMap(Days::parseDay), day.text("label")));
@@ -124,7 +119,7 @@ public final class ScheduleAssembler {
         return new Building(
                 row.text("building"),
                 row.text("name"),
-                named(campuses, row.text("campus")),
+                RowsToAssemble.named(campuses, row.text("campus")),
                 row.number("latitude").doubleValue(),
                 row.number("longitude").doubleValue());
     }
@@ -138,7 +133,7 @@ public final class ScheduleAssembler {
                 row.number("credits"),
                 row.integer("level"),
                 texts(requirementsByCourse, code, "requirement"),
-                collect(prerequisitesByCourse.getOrDefault(code, List.of()), ScheduleAssembler::prerequisite),
+                rows.collect(prerequisitesByCourse.getOrDefault(code, List.of()), ScheduleAssembler::prerequisite),
                 texts(restrictionsByCourse, code, "sentence"),
                 texts(notesByCourse, code, "text"));
     }
@@ -166,9 +161,9 @@ public final class ScheduleAssembler {
     }
 
     private CodeKey codeKey() {
-        Map<String, String> subjectNames = tables.rows("subjects").stream()
+        Map<String, String> subjectNames = rows.of("subjects").stream()
                 .collect(Collectors.toMap(row -> row.text("subject"), row -> row.text("name")));
-        return new CodeKey(each("code_key", ScheduleAssembler::codeKeyEntry), subjectNames);
+        return new CodeKey(rows.each("code_key", ScheduleAssembler::codeKeyEntry), subjectNames);
     }
 
     private static CodeKey.Entry codeKeyEntry(BundleTable.Row row) {
@@ -188,9 +183,9 @@ public final class ScheduleAssembler {
     }
 
     private List<Section> sections() {
-        Map<String, Span> spans = byKey(
+        Map<String, Span> spans = rows.byKey(
                 "spans", row -> row.text("span"), row -> new Span(row.text("span"), row.text("name"), dates(row)));
-        Map<String, Instructor> people = byKey(
+        Map<String, Instructor> people = rows.byKey(
                 "instructors",
                 row -> row.text("instructor"),
                 row -> new Instructor(row.text("instructor"), row.text("name")));
@@ -198,13 +193,13 @@ public final class ScheduleAssembler {
         Map<String, List<BundleTable.Row>> teaching = byEntry("section_instructors");
         Map<String, List<BundleTable.Row>> notes = byEntry("notes");
         Map<String, Companion> companions = companions();
-        return each("sections", row -> {
+        return rows.each("sections", row -> {
             String entry = row.text("entry");
-            Campus campus = named(campuses, row.text("campus"));
-            Span span = named(spans, row.text("span"));
+            Campus campus = RowsToAssemble.named(campuses, row.text("campus"));
+            Span span = RowsToAssemble.named(spans, row.text("span"));
             return new Section(
                     new EntryNumber(entry),
-                    named(courses, courseCode(row)),
+                    RowsToAssemble.named(courses, courseCode(row)),
                     row.text("section"),
                     coded(Kind.class, row.text("kind")),
                     campus,
@@ -212,23 +207,24 @@ public final class ScheduleAssembler {
                     span,
                     row.yes("cancelled"),
                     teaching.getOrDefault(entry, List.of()).stream()
-                            .map(person -> named(people, person.text("instructor")))
+                            .map(person -> RowsToAssemble.named(people, person.text("instructor")))
                             .toList(),
-                    collect(
+                    rows.collect(
                             meetings.getOrDefault(entry, List.of()),
                             meeting -> new MeetingAssembler(meeting, span, campus, buildings).meeting()),
-                    named(pools, row.text("pool")),
+                    RowsToAssemble.named(pools, row.text("pool")),
                     Optional.ofNullable(companions.get(entry)),
                     texts(notes, entry, "text"));
         });
     }
 
     private Map<String, Companion> companions() {
-        Map<String, CourseCode> courseOf = tables.rows("sections").stream()
+        Map<String, CourseCode> courseOf = rows.of("sections").stream()
                 .collect(Collectors.toMap(row -> row.text("entry"), ScheduleAssembler::courseCode));
-        return byKey("companions", row -> row.text("entry"), row -> {
+        return rows.byKey("companions", row -> row.text("entry"), row -> {
             Optional<String> boundTo = row.optionalText("bound_to");
-            if (boundTo.isPresent() && !named(courseOf, row.text("entry")).equals(courseOf.get(boundTo.get()))) {
+            if (boundTo.isPresent()
+                    && !RowsToAssemble.named(courseOf, row.text("entry")).equals(courseOf.get(boundTo.get()))) {
                 throw new Unfit(
                         "bound_to",
                         "A companion is bound to a section of its own course, " + courseOf.get(row.text("entry"))
@@ -238,25 +234,18 @@ public final class ScheduleAssembler {
         });
     }
 
-    private static <K> List<String> texts(Map<K, List<BundleTable.Row>> rows, K key, String column) {
-        return rows.getOrDefault(key, List.of()).stream()
+    private static <K> List<String> texts(Map<K, List<BundleTable.Row>> byKey, K key, String column) {
+        return byKey.getOrDefault(key, List.of()).stream()
                 .map(row -> row.text(column))
                 .toList();
     }
 
     private Map<CourseCode, List<BundleTable.Row>> byCourse(String table) {
-        return grouped(table, row -> Optional.of(courseCode(row)));
+        return rows.grouped(table, row -> Optional.of(courseCode(row)));
     }
 
     private Map<String, List<BundleTable.Row>> byEntry(String table) {
-        return grouped(table, row -> row.optionalText("entry"));
-    }
-
-    /** The rows of the table under the key of each; rows without one are left out. */
-    private <K> Map<K, List<BundleTable.Row>> grouped(String table, Function<BundleTable.Row, Optional<K>> key) {
-        return tables.rows(table).stream()
-                .filter(row -> key.apply(row).isPresent())
-                .collect(Collectors.groupingBy(row -> key.apply(row).orElseThrow()));
+        return rows.grouped(table, row -> row.optionalText("entry"));
     }
 
     private static CourseCode courseCode(BundleTable.Row row) {
@@ -272,57 +261,7 @@ public final class ScheduleAssembler {
         return new DateRange(first, last);
     }
 
-    private <T> Optional<T> only(String table, Function<BundleTable.Row, T> read) {
-        List<BundleTable.Row> rows = tables.rows(table);
-        if (rows.size() != 1) {
-            faults.add(Fault.of(table + ".csv", "It must have exactly one row, and has " + rows.size() + "."));
-            return Optional.empty();
-        }
-        return collect(rows, read).stream().findFirst();
-    }
-
-    private <T> List<T> each(String table, Function<BundleTable.Row, T> read) {
-        return collect(tables.rows(table), read);
-    }
-
-    private <K, T> Map<K, T> byKey(String table, Function<BundleTable.Row, K> key, Function<BundleTable.Row, T> read) {
-        Map<K, T> map = new LinkedHashMap<>();
-        for (BundleTable.Row row : tables.rows(table)) {
-            attempt(row, read).ifPresent(value -> map.put(key.apply(row), value));
-        }
-        return map;
-    }
-
-    private <T> List<T> collect(List<BundleTable.Row> rows, Function<BundleTable.Row, T> read) {
-        return rows.stream().flatMap(row -> attempt(row, read).stream()).toList();
-    }
-
-    /** What {@code read} makes of the row, or a fault noted and nothing. */
-    private <T> Optional<T> attempt(BundleTable.Row row, Function<BundleTable.Row, T> read) {
-        try {
-            return Optional.of(read.apply(row));
-        } catch (Unfit unfit) {
-            faults.add(row.fault(unfit.column(), unfit.sentence()));
-        } catch (DependsOnFault alreadyReported) {
-            // The row it names has a fault of its own, which is reported there.
-        }
-        return Optional.empty();
-    }
-
-    private static <K, T> T named(Map<K, T> map, K key) {
-        @Nullable T value = map.get(key);
-        if (value == null) {
-            throw new DependsOnFault();
-        }
-        return value;
-    }
-
     private static <E extends Enum<E> & Coded> E coded(Class<E> type, String code) {
         return Coded.parse(type, code).orElseThrow();
-    }
-
-    /** That a row names another that could not be read. */
-    private static final class DependsOnFault extends RuntimeException {
-        private static final long serialVersionUID = 1L;
     }
 }

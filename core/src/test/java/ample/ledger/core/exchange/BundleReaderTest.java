@@ -124,7 +124,7 @@ class BundleReaderTest {
     void refusesAFolderThatIsNoBundle() {
         assertThat(catchThrowableOfType(FaultyBundleException.class, () -> BundleReader.read(folder.resolve("nowhere")))
                         .getMessage())
-                .contains("There is no such folder");
+                .contains("There is no such folder or zip");
     }
 
     private List<Fault> faults() {

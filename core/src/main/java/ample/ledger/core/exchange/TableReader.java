@@ -1,0 +1,132 @@
+package ample.ledger.core.exchange;
+
+import ample.ledger.core.exchange.TableSchema.Column;
+import de.siegmar.fastcsv.reader.CommentStrategy;
+import de.siegmar.fastcsv.reader.CsvParseException;
+import de.siegmar.fastcsv.reader.CsvReader;
+import de.siegmar.fastcsv.reader.CsvRecord;
+import de.siegmar.fastcsv.reader.FieldMismatchStrategy;
+import java.io.IOException;
+import java.io.Reader;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Consumer;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Reads one table from CSV after RFC 4180, with any line ends, the last one optional. Lines come one by one; only rows that
+ * are sound are kept. The CSV library refuses a field or a line of absurd size before it is held whole.
+ */
+final class TableReader {
+
+    private final TableSchema schema;
+    private final Consumer<Fault> report;
+    private int reported;
+
+    TableReader(TableSchema schema, Consumer<Fault> report) {
+        this.schema = schema;
+        this.report = fault -> {
+            reported++;
+            report.accept(fault);
+        };
+    }
+
+    /** @throws IOException when the file cannot be read on, bad encoding included */
+    BundleTable read(Reader csv) throws IOException {
+        List<BundleTable.Row> rows = new ArrayList<>();
+        try (CsvReader<CsvRecord> reader = CsvReader.builder()
+                .commentStrategy(CommentStrategy.NONE)
+                .skipEmptyLines(true)
+                .missingFieldStrategy(FieldMismatchStrategy.IGNORE)
+                .extraFieldStrategy(FieldMismatchStrategy.IGNORE)
+                .ofCsvRecord(csv)) {
+            int @Nullable [] places = null;
+            for (CsvRecord line : reader) {
+                if (places == null) {
+                    places = places(line.getFields());
+                    if (places == null) {
+                        break;
+                    }
+                } else {
+                    row(places, line).ifPresent(rows::add);
+                }
+            }
+            if (places == null && reported == 0) {
+                report.accept(Fault.of(
+                        schema.path(),
+                        "It is empty; its first row must name its columns: " + String.join(",", schema.columnNames())
+                                + "."));
+            }
+        } catch (CsvParseException e) {
+            if (e.getCause() instanceof IOException unreadable) {
+                throw unreadable;
+            }
+            report.accept(Fault.of(schema.path(), "It cannot be read as CSV after RFC 4180: " + e.getMessage() + "."));
+        } catch (UncheckedIOException e) {
+            throw e.getCause();
+        }
+        return new BundleTable(schema, rows);
+    }
+
+    /** For each column of the schema its place in the file; null when the head has faults. */
+    private int @Nullable [] places(List<String> head) {
+        int before = reported;
+        Set<String> seen = new HashSet<>();
+        for (String name : head) {
+            if (schema.indexOf(name).isEmpty()) {
+                report.accept(new Fault(
+                        schema.path(),
+                        1,
+                        name,
+                        "",
+                        "The format has no such column here; it has " + String.join(", ", schema.columnNames()) + "."));
+            } else if (!seen.add(name)) {
+                report.accept(new Fault(schema.path(), 1, name, "", "This column stands twice."));
+            }
+        }
+        for (Column column : schema.columns()) {
+            if (!head.contains(column.name())) {
+                report.accept(new Fault(schema.path(), 1, column.name(), "", "This column is missing."));
+            }
+        }
+        return reported > before
+                ? null
+                : schema.columns().stream()
+                        .mapToInt(column -> head.indexOf(column.name()))
+                        .toArray();
+    }
+
+    private Optional<BundleTable.Row> row(int[] places, CsvRecord line) {
+        int number = (int) line.getStartingLineNumber();
+        if (line.getFieldCount() != places.length) {
+            report.accept(new Fault(
+                    schema.path(),
+                    number,
+                    "",
+                    "",
+                    "It has %d cells where the head has %d.".formatted(line.getFieldCount(), places.length)));
+            return Optional.empty();
+        }
+        @Nullable Object[] cells = new Object[places.length];
+        int before = reported;
+        for (int i = 0; i < places.length; i++) {
+            Column column = schema.columns().get(i);
+            String text = line.getField(places[i]);
+            CellReader.Reading reading = CellReader.read(column, text);
+            cells[i] = reading.value();
+            reading.fault()
+                    .ifPresent(sentence ->
+                            report.accept(new Fault(schema.path(), number, column.name(), shortened(text), sentence)));
+        }
+        return reported > before ? Optional.empty() : Optional.of(new BundleTable.Row(schema, number, cells));
+    }
+
+    private static String shortened(String text) {
+        String plain = text.replaceAll("\\p{Cntrl}", "·");
+        return plain.length() <= 40 ? plain : plain.substring(0, 40) + "…";
+    }
+}
