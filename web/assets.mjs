@@ -34,13 +34,19 @@ function run(command, ...args) {
   execFileSync(command, args, { cwd: here, stdio: "inherit" });
 }
 
+// Not "npm ci": where a registry lacks the builds for other systems that Tailwind names as optional, no complete lock file
+// can be written, and "npm ci" then refuses. What the lock file does name is installed exactly as it says.
+const npmInstall = [
+  ...["npm", "install", "--no-save", "--no-fund", "--no-audit"],
+  "--loglevel=error",
+];
 const installed = join(here, "node_modules/.package-lock.json");
 const lock = join(here, "package-lock.json");
 if (
   !existsSync(installed) ||
   statSync(installed).mtimeMs < statSync(lock).mtimeMs
 ) {
-  run("npm", "ci", "--no-fund", "--no-audit", "--loglevel=error");
+  run(...npmInstall);
 }
 
 // Debian 12 has Node 18. Tailwind runs on it, but npm leaves out its native part, which asks for Node 20.
@@ -52,10 +58,7 @@ if (
   const { version } = JSON.parse(
     readFileSync(join(here, "node_modules/@tailwindcss/oxide/package.json")),
   );
-  run(
-    ...["npm", "install", "--no-save", "--force", "--no-fund", "--no-audit"],
-    ...["--loglevel=error", `${native}@${version}`],
-  );
+  run(...npmInstall, "--force", `${native}@${version}`);
 }
 
 for (const [to, from] of Object.entries(copies)) {
