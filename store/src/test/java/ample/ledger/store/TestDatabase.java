@@ -68,7 +68,7 @@ public record TestDatabase(String url, String ownerPassword, String appPassword)
         }
         if (cluster == null) {
             try {
-                cluster = Files.createTempDirectory("ledger-test").resolve("postgres");
+                cluster = Files.createTempDirectory("ledger-test");
             } catch (IOException e) {
                 throw new UncheckedIOException(e);
             }

@@ -20,8 +20,7 @@ public record BrowsePage(
         @Nullable String startOver,
         Account account,
         String total,
-        List<Strip.Day> days,
-        int stripWidth,
+        Strip.Ground ground,
         List<SubjectLink> subjects,
         List<CourseBlock> courses,
         List<Remedy> waysBack) {

@@ -37,14 +37,15 @@ final class BrowsePages {
     private final Schedule schedule;
     private final Brief brief;
     private final Addresses addresses;
-    private final List<Strip.Day> days;
+    private final Strip.Ground ground;
 
     private BrowsePages(PostedTerm posted, Brief brief) {
         this.posted = posted;
         this.schedule = posted.schedule();
         this.brief = brief;
         this.addresses = new Addresses(schedule.term().code());
-        this.days = Strip.days(schedule.sections().stream().map(Section::days).reduce(Days.NONE, Days::plus));
+        this.ground =
+                Strip.ground(schedule.sections().stream().map(Section::days).reduce(Days.NONE, Days::plus), brief);
     }
 
     static BrowsePage page(PostedTerm posted, BriefAddress.Reading reading) {
@@ -67,8 +68,7 @@ final class BrowsePages {
                 brief.isEmpty() ? null : addresses.browse(Brief.EVERYTHING),
                 account(findings.account()),
                 courses.isEmpty() ? sections : sections + " in " + Words.count(courses.size(), "course"),
-                days,
-                Strip.width(days),
+                ground,
                 subjects(courses),
                 courses,
                 findings.waysBack().stream().map(this::wayBack).toList());
@@ -177,7 +177,7 @@ final class BrowsePages {
                 kind(line),
                 line.role() != CourseFindings.Role.LEAD,
                 section.cancelled(),
-                Strip.of(section, brief, days),
+                Strip.of(section),
                 section.meetings().stream()
                         .map(meeting -> Words.when(meeting.timing()))
                         .toList(),

@@ -25,6 +25,7 @@ public record SheetPage(
         boolean cancelled,
         List<MeetingRow> meetings,
         String inClass,
+        Strip.Ground ground,
         Strip strip,
         String span,
         String spanDates,

@@ -66,7 +66,8 @@ final class SheetPages {
                                 meeting.kind().label() + ", " + lowered(Words.where(meeting.place()))))
                         .toList(),
                 Words.inClass(ClassHours.of(section, schedule.term().calendar())),
-                Strip.of(section, brief, Strip.days(section.days())),
+                Strip.ground(section.days(), brief),
+                Strip.of(section),
                 section.span().name(),
                 Words.dates(section.span().dates()),
                 Words.capitalised(section.delivery().label()),

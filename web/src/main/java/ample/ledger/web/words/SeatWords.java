@@ -6,9 +6,11 @@ import ample.ledger.core.schedule.SeatPool;
 import ample.ledger.core.schedule.Section;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 
 /**
  * The seats of one section as a line, as pips, as a sentence and as an account.
@@ -37,6 +39,22 @@ public record SeatWords(
         public String style() {
             return name().toLowerCase(Locale.ROOT);
         }
+    }
+
+    /** The marks of one kind together, as one outline. */
+    public record PipsOfAKind(String style, String outline) {}
+
+    /** The marks as outlines, 5 pixels from one to the next. */
+    public List<PipsOfAKind> pipsByKind() {
+        return Arrays.stream(Pip.values())
+                .filter(pips::contains)
+                .map(kind -> new PipsOfAKind(
+                        kind.style(),
+                        IntStream.range(0, pips.size())
+                                .filter(at -> pips.get(at) == kind)
+                                .mapToObj(at -> "M%d.5.5h4v7h-4z".formatted(at * 5))
+                                .collect(Collectors.joining())))
+                .toList();
     }
 
     /** Whether what stands out is a status in words and not a number. */

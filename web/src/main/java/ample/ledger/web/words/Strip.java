@@ -17,13 +17,15 @@ import java.util.Locale;
 import java.util.Optional;
 
 /**
- * The week strip: days side by side, hours running left to right, a bar for each meeting, the student's window shaded.
- * Measures are pixels of its own drawing, {@link #width()} by {@link #HEIGHT}.
+ * The week strip of one section: days side by side, hours running left to right, a bar for each meeting. What is the same
+ * in every strip of a page, the {@link Ground}, is drawn once and used by all. Measures are pixels of its own drawing,
+ * {@link Ground#width()} by {@link #HEIGHT}.
  */
-public record Strip(List<Day> days, List<Bar> window, List<Bar> bars) {
+public record Strip(List<Bar> bars) {
 
     public static final int HEIGHT = 15;
 
+    private static final String SOME_WEEKS = " some-weeks";
     private static final int DAY_WIDTH = 41;
     private static final int GAP = 5;
     private static final int FIRST_MINUTE = 7 * 60;
@@ -46,22 +48,35 @@ public record Strip(List<Day> days, List<Bar> window, List<Bar> bars) {
         }
     }
 
-    /** A stretch of one day. */
-    public record Bar(String x, String width, String style) {}
+    /** Behind the bars of every strip: the days, and the student's window shaded. */
+    public record Ground(List<Day> days, List<Bar> window) {
 
-    /** The days that a strip shows: Monday to Saturday, and Sunday where {@code met} has it. */
-    public static List<Day> days(Days met) {
+        public int width() {
+            return days.get(days.size() - 1).end();
+        }
+    }
+
+    /** A stretch of one day. */
+    public record Bar(String x, String width, String style) {
+
+        /** Whether it is drawn low: not every week. */
+        public boolean low() {
+            return style.endsWith(SOME_WEEKS);
+        }
+    }
+
+    /** The ground under {@code brief}: Monday to Saturday, and Sunday where {@code met} has it. */
+    public static Ground ground(Days met, Brief brief) {
         List<Day> days = new ArrayList<>();
         for (DayOfWeek day : DayOfWeek.values()) {
             if (day != DayOfWeek.SUNDAY || met.contains(day)) {
                 days.add(new Day(Days.shortName(day), x(day)));
             }
         }
-        return List.copyOf(days);
+        return new Ground(List.copyOf(days), window(brief, days.size()));
     }
 
-    /** The strip of {@code section} under {@code brief}, over {@code days}. */
-    public static Strip of(Section section, Brief brief, List<Day> days) {
+    public static Strip of(Section section) {
         List<Bar> bars = new ArrayList<>();
         for (Meeting meeting : section.meetings()) {
             meeting.timing()
@@ -69,16 +84,7 @@ public record Strip(List<Day> days, List<Bar> window, List<Bar> bars) {
                     .ifPresent(time ->
                             meeting.timing().days().list().forEach(day -> bars.add(bar(day, time, style(meeting)))));
         }
-        return new Strip(days, window(brief, days.size()), bars);
-    }
-
-    public int width() {
-        return width(days);
-    }
-
-    /** How wide a strip of these days is. */
-    public static int width(List<Day> days) {
-        return days.get(days.size() - 1).end();
+        return new Strip(List.copyOf(bars));
     }
 
     /** The days and hours the brief asks for; nothing where it asks for none. */
@@ -109,7 +115,7 @@ public record Strip(List<Day> days, List<Bar> window, List<Bar> bars) {
     private static String style(Meeting meeting) {
         String place = meeting.place() instanceof Place.Online ? "online" : "on-site";
         boolean everyWeek = meeting.timing() instanceof Timing.Weekly weekly && weekly.everyWeeks() == 1;
-        return everyWeek ? place : place + " some-weeks";
+        return everyWeek ? place : place + SOME_WEEKS;
     }
 
     private static int x(DayOfWeek day) {

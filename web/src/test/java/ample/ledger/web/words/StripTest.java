@@ -12,17 +12,18 @@ import ample.ledger.core.calendar.ClockTime;
 import ample.ledger.core.calendar.Days;
 import ample.ledger.core.schedule.Section;
 import ample.ledger.web.words.Strip.Bar;
-import java.util.List;
 import org.junit.jupiter.api.Test;
 
 class StripTest {
 
-    private static final List<Strip.Day> WEEK = Strip.days(days("Mon Sat"));
+    private static final Days MET = days("Mon Sat");
 
     @Test
     void hasADayForEachThatClassesMeetOn() {
-        assertThat(WEEK).extracting(Strip.Day::name).containsExactly("Mon", "Tue", "Wed", "Thu", "Fri", "Sat");
-        assertThat(Strip.days(Days.ALL)).hasSize(7);
+        assertThat(Strip.ground(MET, Brief.EVERYTHING).days())
+                .extracting(Strip.Day::name)
+                .containsExactly("Mon", "Tue", "Wed", "Thu", "Fri", "Sat");
+        assertThat(Strip.ground(Days.ALL, Brief.EVERYTHING).days()).hasSize(7);
     }
 
     /** A day is 41 pixels for the 15 hours from 7:00 to 22:00, and starts 46 pixels after the one before. */
@@ -30,7 +31,7 @@ class StripTest {
     void aMeetingIsABarAtItsHours() {
         Section section = section("TIDE 214").meets("Mon Tue", "7:00-14:30").build();
 
-        assertThat(Strip.of(section, Brief.EVERYTHING, WEEK).bars())
+        assertThat(Strip.of(section).bars())
                 .containsExactly(new Bar("0.0", "20.5", "on-site"), new Bar("46.0", "20.5", "on-site"));
     }
 
@@ -41,9 +42,7 @@ class StripTest {
                 .meetsEveryOtherWeek("Fri", "13:00-14:50")
                 .build();
 
-        assertThat(Strip.of(section, Brief.EVERYTHING, WEEK).bars())
-                .extracting(Bar::style)
-                .containsExactly("online", "on-site some-weeks");
+        assertThat(Strip.of(section).bars()).extracting(Bar::style).containsExactly("online", "on-site some-weeks");
     }
 
     @Test
@@ -53,20 +52,18 @@ class StripTest {
                 .meets("Mon", "22:30-23:30")
                 .build();
 
-        assertThat(Strip.of(section, Brief.EVERYTHING, WEEK).bars())
+        assertThat(Strip.of(section).bars())
                 .containsExactly(new Bar("0.0", "2.0", "on-site"), new Bar("39.0", "2.0", "on-site"));
     }
 
     @Test
     void theWindowIsTheDaysAndHoursAskedFor() {
-        Section section = section("TIDE 214").build();
         var onDays = new OnDays(DayRule.ONLY, days("Mon Sun"));
         var between = new Between(ClockTime.parse("9:00"), ClockTime.parse("12:00"));
 
-        assertThat(Strip.of(section, Brief.EVERYTHING, WEEK).window()).isEmpty();
-        assertThat(Strip.of(section, Brief.of(onDays), WEEK).window())
-                .containsExactly(new Bar("0.0", "41.0", "window"));
-        assertThat(Strip.of(section, Brief.of(between), WEEK).window())
+        assertThat(Strip.ground(MET, Brief.EVERYTHING).window()).isEmpty();
+        assertThat(Strip.ground(MET, Brief.of(onDays)).window()).containsExactly(new Bar("0.0", "41.0", "window"));
+        assertThat(Strip.ground(MET, Brief.of(between)).window())
                 .hasSize(6)
                 .startsWith(new Bar("5.5", "8.2", "window"));
     }
