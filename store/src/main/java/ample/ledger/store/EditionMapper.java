@@ -25,6 +25,9 @@ interface EditionMapper {
 
     Optional<Edition> current(String term);
 
+    /** Whether any edition of the term, current or not, has this checksum. */
+    boolean hasEdition(@Param("term") String term, @Param("checksum") String checksum);
+
     /** The highest number of the term's editions; 0 when there is none. */
     int lastNumber(String term);
 

@@ -62,6 +62,12 @@ public class Editions {
         });
     }
 
+    /** Whether these very tables were posted before, as the current edition of their term or an earlier one. */
+    public boolean wasPosted(BundleTables tables) {
+        String term = ScheduleAssembler.assemble(tables).term().code();
+        return mapper.hasEdition(term, Checksum.of(tables));
+    }
+
     /** The codes of all terms that have been posted, in order. */
     public List<String> terms() {
         return mapper.terms();

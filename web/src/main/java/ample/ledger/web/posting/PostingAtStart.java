@@ -14,7 +14,8 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 
 /**
- * Posts the bundle that the option {@code ledger.post} names, before the first page is served. A bundle with faults stops
+ * Posts the bundle that the option {@code ledger.post} names, or the one that {@code ledger.demo} names unless it was
+ * posted at an earlier start, before the first page is served. A bundle with faults stops
  * the start and changes nothing; warnings are logged.
  */
 @Component
@@ -24,26 +25,37 @@ class PostingAtStart implements InitializingBean {
 
     private final Editions editions;
     private final Clock clock;
-    private final String folder;
+    private final String bundle;
+    private final String demo;
     private final String note;
 
     PostingAtStart(
             Editions editions,
             Clock clock,
-            @Value("${ledger.post}") String folder,
+            @Value("${ledger.post}") String bundle,
+            @Value("${ledger.demo}") String demo,
             @Value("${ledger.note}") String note) {
         this.editions = editions;
         this.clock = clock;
-        this.folder = folder;
+        this.bundle = bundle;
+        this.demo = demo;
         this.note = note;
     }
 
     @Override
     public void afterPropertiesSet() {
-        if (folder.isBlank()) {
-            return;
+        if (!bundle.isBlank()) {
+            post(BundleReader.read(Path.of(bundle)));
+        } else if (!demo.isBlank()) {
+            BundleTables tables = BundleReader.read(Path.of(demo));
+            // What somebody posted since then stays current.
+            if (!editions.wasPosted(tables)) {
+                post(tables);
+            }
         }
-        BundleTables tables = BundleReader.read(Path.of(folder));
+    }
+
+    private void post(BundleTables tables) {
         Editions.Posting posting = editions.post(tables, note, clock.instant());
         LOG.info(
                 "{}: edition {} {}",

@@ -58,7 +58,23 @@ class PostingAtStartTest {
         }
     }
 
+    @Test
+    void theDemoDoesNotComeBackOverWhatWasPostedSince() throws IOException {
+        start("--ledger.demo=" + Schedules.demoBundle()).close();
+        copyOfTheDemo("courses.csv", "How Tides Work", "How Tides Really Work");
+        post(folder).close();
+
+        try (var context = start("--ledger.demo=" + Schedules.demoBundle())) {
+            assertThat(context.getBean(Editions.class).current("autumn-2031"))
+                    .hasValueSatisfying(edition -> assertThat(edition.number()).isEqualTo(2));
+        }
+    }
+
     private ConfigurableApplicationContext post(Path bundle) {
+        return start("--ledger.post=" + bundle);
+    }
+
+    private ConfigurableApplicationContext start(String option) {
         return SpringApplication.run(
                 LedgerApplication.class,
                 "--spring.main.web-application-type=none",
@@ -67,7 +83,7 @@ class PostingAtStartTest {
                 "--spring.datasource.password=" + database.appPassword(),
                 "--spring.flyway.password=" + database.ownerPassword(),
                 "--logging.level.root=error",
-                "--ledger.post=" + bundle);
+                option);
     }
 
     private void copyOfTheDemo(String file, String from, String to) throws IOException {
