@@ -32,6 +32,7 @@ public final class Schedule {
     private final List<Section> sections;
     private final Map<EntryNumber, Section> byEntry;
     private final Map<CourseCode, List<Section>> byCourse;
+    private final Map<String, List<Section>> byPool;
 
     public Schedule(
             Institution institution,
@@ -56,6 +57,8 @@ public final class Schedule {
                 this.sections.stream().collect(Collectors.toUnmodifiableMap(Section::entry, Function.identity()));
         this.byCourse = this.sections.stream()
                 .collect(Collectors.groupingBy(section -> section.course().code(), Collectors.toUnmodifiableList()));
+        this.byPool = this.sections.stream()
+                .collect(Collectors.groupingBy(section -> section.pool().code(), Collectors.toUnmodifiableList()));
     }
 
     public Institution institution() {
@@ -103,9 +106,8 @@ public final class Schedule {
 
     /** The other sections that draw on the same pool: the cross-listed twins. */
     public List<Section> twinsOf(Section section) {
-        return sections.stream()
-                .filter(other -> !other.equals(section)
-                        && other.pool().code().equals(section.pool().code()))
+        return byPool.getOrDefault(section.pool().code(), List.of()).stream()
+                .filter(other -> !other.equals(section))
                 .toList();
     }
 
