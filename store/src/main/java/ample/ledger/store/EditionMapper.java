@@ -6,7 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
-import org.jspecify.annotations.Nullable;
+import org.apache.ibatis.session.ResultHandler;
 
 /**
  * The statements behind {@link Editions}; they stand in {@code EditionMapper.xml}.
@@ -17,13 +17,21 @@ import org.jspecify.annotations.Nullable;
 @Mapper
 interface EditionMapper {
 
-    /** Waits until no other posting of the term is under way; held until the transaction ends. */
-    void lockTerm(String term);
+    /**
+     * Whether no other posting of the term is under way. Where that is so, others are told from now on that one is, until
+     * the transaction ends.
+     */
+    boolean tryLockTerm(String term);
 
-    /** The codes of all terms that have a current edition, in order. */
-    List<String> terms();
+    /** The current edition of every term, by code. */
+    List<Edition> allCurrent();
 
     Optional<Edition> current(String term);
+
+    /** Every edition of the term, the latest first. */
+    List<Edition> history(String term);
+
+    Optional<Edition> numbered(@Param("term") String term, @Param("number") int number);
 
     /** Whether any edition of the term, current or not, has this checksum. */
     boolean hasEdition(@Param("term") String term, @Param("checksum") String checksum);
@@ -36,14 +44,13 @@ interface EditionMapper {
 
     void makeCurrent(Edition edition);
 
-    /** @param rows each with the number of the row and then the cells, in the order of {@code columns} */
-    void insertRows(
+    /** Tells every instance that listens, once the transaction is committed. */
+    void announce(String term);
+
+    /** In the order posted. A null cell is missing from its map. Rows are fetched bit by bit inside a transaction. */
+    void selectRows(
             @Param("edition") long edition,
             @Param("table") String table,
             @Param("columns") List<String> columns,
-            @Param("rows") List<List<@Nullable Object>> rows);
-
-    /** In the order posted. A null cell is missing from its map. */
-    List<Map<String, Object>> selectRows(
-            @Param("edition") long edition, @Param("table") String table, @Param("columns") List<String> columns);
+            ResultHandler<Map<String, Object>> rows);
 }

@@ -4,30 +4,37 @@ import ample.ledger.core.edition.Edition;
 import ample.ledger.core.exchange.BundleFormat;
 import ample.ledger.core.exchange.BundleTable;
 import ample.ledger.core.exchange.BundleTables;
+import ample.ledger.core.exchange.Fault;
 import ample.ledger.core.exchange.FaultyBundleException;
-import ample.ledger.core.exchange.ScheduleAssembler;
+import ample.ledger.core.exchange.ScheduleBundle;
+import ample.ledger.core.exchange.TableBuilder;
 import ample.ledger.core.exchange.TableSchema;
 import ample.ledger.core.schedule.Schedule;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.sql.Connection;
+import java.sql.SQLException;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import javax.sql.DataSource;
 import org.jspecify.annotations.Nullable;
+import org.springframework.dao.TransientDataAccessResourceException;
+import org.springframework.jdbc.datasource.DataSourceUtils;
 import org.springframework.transaction.support.TransactionTemplate;
 
-/** The editions of every term: posting one, finding the current one, and reading it back. */
+/** The editions of every term: posting one, finding the current one, going back to one, and reading it. */
 public class Editions {
 
-    /** PostgreSQL takes at most 65,535 parameters a statement; the widest table has 17 columns. */
-    private static final int ROWS_PER_STATEMENT = 1_000;
-
     private final EditionMapper mapper;
+    private final DataSource dataSource;
     private final TransactionTemplate transaction;
 
-    Editions(EditionMapper mapper, TransactionTemplate transaction) {
+    Editions(EditionMapper mapper, DataSource dataSource, TransactionTemplate transaction) {
         this.mapper = mapper;
+        this.dataSource = dataSource;
         this.transaction = transaction;
     }
 
@@ -39,38 +46,56 @@ public class Editions {
     public record Posting(Edition edition, boolean posted) {}
 
     /**
-     * Makes {@code tables} the current edition of their term, whole or not at all. Readers see the edition before it
-     * until it is whole. Postings of one term wait for each other.
+     * Makes {@code bundle} the current edition of its term, whole or not at all. Readers see the edition before it until
+     * it is whole.
      *
-     * @throws FaultyBundleException when the tables do not make a schedule; nothing was changed
+     * @throws PostingUnderWayException when somebody else is posting the term
+     * @throws FaultyBundleException when the term is another institution's
      */
-    public Posting post(BundleTables tables, String note, Instant now) {
-        String term = ScheduleAssembler.assemble(tables).term().code();
-        String checksum = Checksum.of(tables);
+    public Posting post(ScheduleBundle bundle, String note, Instant now) {
+        String institution = bundle.schedule().institution().code();
+        String term = bundle.schedule().term().code();
         return transaction.execute(status -> {
-            mapper.lockTerm(term);
+            lock(term);
             Optional<Edition> current = mapper.current(term);
-            if (current.isPresent() && current.get().checksum().equals(checksum)) {
+            current.map(Edition::institution)
+                    .filter(owner -> !owner.equals(institution))
+                    .ifPresent(owner -> refuse(term, owner));
+            if (current.isPresent() && current.get().checksum().equals(bundle.checksum())) {
                 return new Posting(current.get(), false);
             }
-            Edition draft = new Edition(0, term, mapper.lastNumber(term) + 1, now, note, checksum);
-            Edition edition =
-                    new Edition(mapper.insertEdition(draft), term, draft.number(), now, draft.note(), draft.checksum());
-            BundleFormat.current().tables().forEach(schema -> insert(edition, schema, tables.rows(schema.name())));
-            mapper.makeCurrent(edition);
+            int number = mapper.lastNumber(term) + 1;
+            Edition draft = new Edition(0, institution, term, number, now, note, bundle.checksum());
+            Edition edition = draft.withId(mapper.insertEdition(draft));
+            load(edition, bundle.tables());
+            makeCurrent(edition);
             return new Posting(edition, true);
         });
     }
 
-    /** Whether these very tables were posted before, as the current edition of their term or an earlier one. */
-    public boolean wasPosted(BundleTables tables) {
-        String term = ScheduleAssembler.assemble(tables).term().code();
-        return mapper.hasEdition(term, Checksum.of(tables));
+    /**
+     * Makes an earlier edition, or any, the current one of its term again.
+     *
+     * @return the edition, or empty when the term has none of that number
+     * @throws PostingUnderWayException when somebody is posting the term
+     */
+    public Optional<Edition> makeCurrent(String term, int number) {
+        return transaction.execute(status -> {
+            lock(term);
+            Optional<Edition> edition = mapper.numbered(term, number);
+            edition.ifPresent(this::makeCurrent);
+            return edition;
+        });
     }
 
-    /** The codes of all terms that have been posted, in order. */
-    public List<String> terms() {
-        return mapper.terms();
+    /** Whether a bundle with this checksum was posted before, as the current edition of the term or an earlier one. */
+    public boolean wasPosted(String term, String checksum) {
+        return mapper.hasEdition(term, checksum);
+    }
+
+    /** The current edition of every term, by the code of the term. */
+    public List<Edition> allCurrent() {
+        return mapper.allCurrent();
     }
 
     /** The current edition of the term, or empty when nothing was posted for it. */
@@ -78,43 +103,76 @@ public class Editions {
         return mapper.current(term);
     }
 
+    /** Every edition of the term, the latest first. */
+    public List<Edition> history(String term) {
+        return mapper.history(term);
+    }
+
+    public Optional<Edition> numbered(String term, int number) {
+        return mapper.numbered(term, number);
+    }
+
     /** The tables of the edition, as they were posted. */
     public BundleTables tables(Edition edition) {
-        Map<String, BundleTable> tables = new LinkedHashMap<>();
-        for (TableSchema schema : BundleFormat.current().tables()) {
-            List<BundleTable.Row> rows = mapper.selectRows(edition.id(), schema.name(), schema.columnNames()).stream()
-                    .map(cells -> row(schema, cells))
-                    .toList();
-            tables.put(schema.name(), new BundleTable(schema, rows));
-        }
-        return new BundleTables(tables);
+        return transaction.execute(status -> {
+            Map<String, BundleTable> tables = new LinkedHashMap<>();
+            for (TableSchema schema : BundleFormat.current().tables()) {
+                TableBuilder rows = new TableBuilder(schema);
+                mapper.selectRows(
+                        edition.id(),
+                        schema.name(),
+                        schema.columnNames(),
+                        row -> rows.add(0, cells(schema, row.getResultObject())));
+                tables.put(schema.name(), rows.build());
+            }
+            return new BundleTables(tables);
+        });
     }
 
     /** The schedule that the edition states. */
     public Schedule schedule(Edition edition) {
-        return ScheduleAssembler.assemble(tables(edition));
+        return ScheduleBundle.of(tables(edition)).schedule();
     }
 
-    private void insert(Edition edition, TableSchema schema, List<BundleTable.Row> rows) {
-        for (int from = 0; from < rows.size(); from += ROWS_PER_STATEMENT) {
-            List<List<@Nullable Object>> values = new ArrayList<>();
-            for (int i = from; i < Math.min(rows.size(), from + ROWS_PER_STATEMENT); i++) {
-                List<@Nullable Object> row = new ArrayList<>();
-                row.add(i + 1);
-                for (Object cell : rows.get(i).cells()) {
-                    row.add(cell);
-                }
-                values.add(row);
-            }
-            mapper.insertRows(edition.id(), schema.name(), schema.columnNames(), values);
+    private void lock(String term) {
+        if (!mapper.tryLockTerm(term)) {
+            throw new PostingUnderWayException(term);
         }
     }
 
-    private static BundleTable.Row row(TableSchema schema, Map<String, Object> cells) {
-        @Nullable Object[] typed = schema.columns().stream()
-                .map(column -> plain(cells.get(column.name())))
+    private static void refuse(String term, String owner) {
+        throw new FaultyBundleException(List.of(new Fault(
+                "terms.csv",
+                2,
+                "term",
+                term,
+                "This is a term of %s; every term of the system has a code of its own.".formatted(owner))));
+    }
+
+    private void load(Edition edition, BundleTables tables) {
+        Connection connection = DataSourceUtils.getConnection(dataSource);
+        try {
+            for (TableSchema schema : BundleFormat.current().tables()) {
+                BulkLoad.load(connection, edition.id(), new BundleTable(schema, tables.rows(schema.name())));
+            }
+        } catch (SQLException e) {
+            throw new TransientDataAccessResourceException("The edition could not be loaded: " + e.getMessage(), e);
+        } catch (IOException e) {
+            throw new UncheckedIOException("The edition could not be loaded: " + e.getMessage(), e);
+        } finally {
+            DataSourceUtils.releaseConnection(connection, dataSource);
+        }
+    }
+
+    private void makeCurrent(Edition edition) {
+        mapper.makeCurrent(edition);
+        mapper.announce(edition.term());
+    }
+
+    private static @Nullable Object[] cells(TableSchema schema, Map<String, Object> row) {
+        return schema.columns().stream()
+                .map(column -> plain(row.get(column.name())))
                 .toArray();
-        return new BundleTable.Row(schema, 0, typed);
     }
 
     /** The driver's own date and time types as those of java.time. */

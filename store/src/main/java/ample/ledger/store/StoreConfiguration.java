@@ -1,5 +1,6 @@
 package ample.ledger.store;
 
+import javax.sql.DataSource;
 import org.apache.ibatis.annotations.Mapper;
 import org.mybatis.spring.annotation.MapperScan;
 import org.springframework.context.annotation.Bean;
@@ -13,7 +14,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 public class StoreConfiguration {
 
     @Bean
-    Editions editions(EditionMapper mapper, PlatformTransactionManager transactions) {
-        return new Editions(mapper, new TransactionTemplate(transactions));
+    Editions editions(EditionMapper mapper, DataSource dataSource, PlatformTransactionManager transactions) {
+        return new Editions(mapper, dataSource, new TransactionTemplate(transactions));
     }
 }

@@ -8,11 +8,13 @@ import ample.ledger.core.exchange.BundleFormat;
 import ample.ledger.core.exchange.BundleTable;
 import ample.ledger.core.exchange.BundleTables;
 import ample.ledger.core.exchange.FaultyBundleException;
+import ample.ledger.core.exchange.ScheduleBundle;
 import ample.ledger.core.exchange.TableSchema;
 import ample.ledger.core.fixtures.Schedules;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -20,8 +22,11 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.Callable;
+import java.util.concurrent.CyclicBarrier;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import java.util.concurrent.Semaphore;
+import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -31,7 +36,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 class EditionsTest {
 
     private static final Instant NOW = Instant.parse("2031-06-17T08:41:00Z");
-    private static final BundleTables DEMO = Schedules.demoTables();
+    private static final ScheduleBundle KERNEL = Schedules.kernelBundle();
 
     private static TestStore store;
     private static Editions editions;
@@ -49,41 +54,42 @@ class EditionsTest {
 
     @Test
     void whatIsPostedReadsBackAsItWas() {
-        Edition edition = editions.post(DEMO, "The first", NOW).edition();
+        Edition edition = editions.post(KERNEL, "The first", NOW).edition();
 
-        assertThat(editions.terms()).containsExactly("autumn-2031");
+        assertThat(editions.allCurrent()).containsExactly(edition);
         assertThat(editions.current("autumn-2031")).contains(edition);
         assertThat(edition.number()).isEqualTo(1);
         assertThat(edition.postedAt()).isEqualTo(NOW);
-        assertThat(cells(editions.tables(edition))).isEqualTo(cells(DEMO));
+        assertThat(cells(editions.tables(edition))).isEqualTo(cells(KERNEL.tables()));
         assertThat(editions.schedule(edition).sections())
-                .isEqualTo(Schedules.demo().sections());
+                .isEqualTo(Schedules.kernelSchedule().sections());
     }
 
     @Test
     void theSameTablesAgainChangeNothing() {
-        Edition first = editions.post(DEMO, "The first", NOW).edition();
+        Edition first = editions.post(KERNEL, "The first", NOW).edition();
 
-        assertThat(editions.post(DEMO, "The same", NOW.plusSeconds(60))).isEqualTo(new Editions.Posting(first, false));
+        assertThat(editions.post(KERNEL, "The same", NOW.plusSeconds(60)))
+                .isEqualTo(new Editions.Posting(first, false));
     }
 
     @Test
     void aCorrectionBecomesTheNextEditionAndTheFirstStaysAsItWas() {
-        Edition first = editions.post(DEMO, "The first", NOW).edition();
-        Edition second = editions.post(renamed(DEMO, "Glacier Studies"), "A correction", NOW)
+        Edition first = editions.post(KERNEL, "The first", NOW).edition();
+        Edition second = editions.post(renamed(KERNEL, "Glacier Studies"), "A correction", NOW)
                 .edition();
 
         assertThat(second.number()).isEqualTo(2);
         assertThat(editions.current("autumn-2031")).contains(second);
-        assertThat(cells(editions.tables(first))).isEqualTo(cells(DEMO));
+        assertThat(cells(editions.tables(first))).isEqualTo(cells(KERNEL.tables()));
     }
 
     @Test
     void aFaultyBundleChangesNothing() {
-        Edition first = editions.post(DEMO, "The first", NOW).edition();
+        Edition first = editions.post(KERNEL, "The first", NOW).edition();
 
         assertThatExceptionOfType(FaultyBundleException.class)
-                .isThrownBy(() -> editions.post(without(DEMO, "terms"), "Broken", NOW))
+                .isThrownBy(() -> editions.post(ScheduleBundle.of(without(KERNEL.tables(), "terms")), "Broken", NOW))
                 .withMessageContaining("terms.csv: It must have exactly one row, and has 0.");
         assertThat(editions.current("autumn-2031")).contains(first);
     }
@@ -92,29 +98,102 @@ class EditionsTest {
     @Test
     void aPostingThatFailsHalfWayLeavesNoTrace() throws SQLException {
         assertThatExceptionOfType(RuntimeException.class)
-                .isThrownBy(() ->
-                        editions.post(with(DEMO, duplicated(DEMO.tables().get("notes"))), "Refused", NOW));
+                .isThrownBy(() -> editions.post(
+                        ScheduleBundle.of(with(
+                                KERNEL.tables(),
+                                duplicated(KERNEL.tables().tables().get("notes")))),
+                        "Refused",
+                        NOW));
 
         assertThat(count("SELECT count(*) FROM edition")).isZero();
         assertThat(count("SELECT count(*) FROM institution")).isZero();
-        assertThat(editions.terms()).isEmpty();
+        assertThat(editions.allCurrent()).isEmpty();
     }
 
     @Test
-    void postingsAtOnceFollowEachOther() throws Exception {
-        List<Callable<Integer>> postings = new ArrayList<>();
+    void ofPostingsAtOnceOneWinsAndTheOthersAreTold() throws Exception {
+        List<Callable<String>> postings = new ArrayList<>();
+        var together = new CyclicBarrier(4);
         for (String name : List.of("One", "Two", "Three", "Four")) {
-            postings.add(() ->
-                    editions.post(renamed(DEMO, name), name, NOW).edition().number());
+            ScheduleBundle bundle = renamed(KERNEL, name);
+            postings.add(() -> {
+                together.await();
+                try {
+                    return editions.post(bundle, name, NOW).edition().note();
+                } catch (PostingUnderWayException told) {
+                    assertThat(told).hasMessageContaining("Another posting of autumn-2031 is under way");
+                    return "told";
+                }
+            });
         }
         var threads = Executors.newFixedThreadPool(postings.size());
-        List<Integer> numbers = new ArrayList<>();
-        for (Future<Integer> posting : threads.invokeAll(postings)) {
-            numbers.add(posting.get());
+        List<String> outcomes = new ArrayList<>();
+        for (Future<String> posting : threads.invokeAll(postings)) {
+            outcomes.add(posting.get());
         }
         threads.shutdown();
 
-        assertThat(numbers).containsExactlyInAnyOrder(1, 2, 3, 4);
+        // A thread may come when another has finished already; whoever was not told has posted, and the last one
+        // stands.
+        List<String> posted =
+                outcomes.stream().filter(outcome -> !outcome.equals("told")).toList();
+        assertThat(posted).isNotEmpty();
+        assertThat(editions.history("autumn-2031"))
+                .extracting(Edition::note)
+                .containsExactlyInAnyOrderElementsOf(posted);
+    }
+
+    @Test
+    void aPostingIsToldOfAnotherThatIsUnderWay() throws SQLException {
+        try (Connection other = store.dataSource().getConnection();
+                Statement sql = other.createStatement()) {
+            other.setAutoCommit(false);
+            sql.execute("SELECT pg_advisory_xact_lock(hashtextextended('autumn-2031', 0))");
+
+            assertThatExceptionOfType(PostingUnderWayException.class)
+                    .isThrownBy(() -> editions.post(KERNEL, "The second", NOW));
+        }
+        assertThat(editions.post(KERNEL, "Now it works", NOW).posted()).isTrue();
+    }
+
+    @Test
+    void anEarlierEditionCanBeMadeCurrentAgain() {
+        Edition first = editions.post(KERNEL, "The first", NOW).edition();
+        Edition second =
+                editions.post(renamed(KERNEL, "Wrong"), "A mistake", NOW).edition();
+
+        assertThat(editions.makeCurrent("autumn-2031", 1)).contains(first);
+
+        assertThat(editions.current("autumn-2031")).contains(first);
+        assertThat(editions.history("autumn-2031")).containsExactly(second, first);
+        assertThat(editions.makeCurrent("autumn-2031", 7)).isEmpty();
+    }
+
+    @Test
+    void aTermStaysWithTheInstitutionThatPostedItFirst() {
+        editions.post(KERNEL, "The first", NOW);
+        ScheduleBundle another = changed(KERNEL, "institution", 0, "saltern");
+
+        assertThatExceptionOfType(FaultyBundleException.class)
+                .isThrownBy(() -> editions.post(another, "", NOW))
+                .withMessageContaining("This is a term of halvermere; every term of the system has a code of its own.");
+    }
+
+    @Test
+    void newsOfAnEditionTravelsWithoutWaiting() throws Exception {
+        var told = new Semaphore(0);
+        var news = new EditionNews(store.dataSource(), Duration.ofMinutes(5), told::release);
+        try {
+            assertThat(told.tryAcquire(1, 20, TimeUnit.SECONDS))
+                    .as("told once at first")
+                    .isTrue();
+            editions.post(KERNEL, "The first", NOW);
+            assertThat(told.tryAcquire(1, 20, TimeUnit.SECONDS))
+                    .as("told of the posting")
+                    .isTrue();
+        } finally {
+            news.destroy();
+        }
     }
 
     /** The application's role can add and read; what it need not do it may not. */
@@ -157,15 +236,19 @@ class EditionsTest {
     }
 
     /** The same tables with another name for the institution. */
-    private static BundleTables renamed(BundleTables tables, String name) {
-        BundleTable institution = tables.tables().get("institution");
+    private static ScheduleBundle renamed(ScheduleBundle bundle, String name) {
+        return changed(bundle, "institution", 1, name);
+    }
+
+    private static ScheduleBundle changed(ScheduleBundle bundle, String table, int column, String value) {
+        BundleTable institution = bundle.tables().tables().get(table);
         BundleTable.Row row = institution.rows().get(0);
         Object[] cells = row.cells().clone();
-        cells[1] = name;
-        return with(
-                tables,
+        cells[column] = value;
+        return ScheduleBundle.of(with(
+                bundle.tables(),
                 new BundleTable(
-                        institution.schema(), List.of(new BundleTable.Row(institution.schema(), row.line(), cells))));
+                        institution.schema(), List.of(new BundleTable.Row(institution.schema(), row.line(), cells)))));
     }
 
     private static BundleTables without(BundleTables tables, String name) {

@@ -30,14 +30,14 @@ import net.jqwik.api.lifecycle.BeforeContainer;
 /** The index against SQL over the tables that the same edition was loaded into, over random briefs. */
 class SqlReadingTest {
 
-    private static final TermIndex INDEX = Schedules.demoIndex();
+    private static final TermIndex INDEX = Schedules.kernelIndex();
 
     private static Connection connection;
 
     @BeforeContainer
     static void loadTheDemo() throws Exception {
         TestStore store = new TestStore();
-        store.editions().post(Schedules.demoTables(), "", Instant.parse("2031-06-17T08:41:00Z"));
+        store.editions().post(Schedules.kernelBundle(), "", Instant.parse("2031-06-17T08:41:00Z"));
         connection = store.dataSource().getConnection();
     }
 

@@ -37,7 +37,8 @@ final class TestStore {
         factory.setMapperLocations(new ClassPathResource("ample/ledger/store/EditionMapper.xml"));
         SqlSessionFactory sessions = factory.getObject();
         EditionMapper mapper = new SqlSessionTemplate(sessions).getMapper(EditionMapper.class);
-        editions = new Editions(mapper, new TransactionTemplate(new DataSourceTransactionManager(dataSource)));
+        editions =
+                new Editions(mapper, dataSource, new TransactionTemplate(new DataSourceTransactionManager(dataSource)));
     }
 
     Editions editions() {

@@ -62,7 +62,7 @@ public final class RunningLedger implements BeforeAllCallback, ParameterResolver
                 "--spring.datasource.url=" + database.url(),
                 "--spring.datasource.password=" + database.appPassword(),
                 "--spring.flyway.password=" + database.ownerPassword(),
-                "--ledger.post=" + Schedules.demoBundle(),
+                "--ledger.post=" + Schedules.kernel(),
                 "--ledger.note=The demo",
                 "--ledger.clock=2031-06-17T08:41:00Z",
                 "--logging.level.root=warn",

@@ -17,8 +17,8 @@ final class CompanionsOutOfReach {
                 .filter(section -> section.companion().isPresent() && !section.cancelled())
                 .filter(companion -> leads(schedule, companion).stream()
                         .allMatch(lead -> clash(lead, companion, schedule.term().calendar())))
-                .map(companion -> new Warning(
-                        Warning.Kind.COMPANION_OUT_OF_REACH, companion.toString(), sentence(schedule, companion)));
+                .map(companion -> Warning.ofSections(
+                        Warning.Kind.COMPANION_OUT_OF_REACH, sentence(schedule, companion), companion));
     }
 
     private static String sentence(Schedule schedule, Section companion) {

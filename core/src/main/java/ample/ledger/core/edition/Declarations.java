@@ -3,11 +3,13 @@ package ample.ledger.core.edition;
 import ample.ledger.core.calendar.DateRange;
 import ample.ledger.core.calendar.Timing;
 import ample.ledger.core.code.CodeKey;
+import ample.ledger.core.schedule.Marks;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.SeatPool;
 import ample.ledger.core.schedule.Section;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -35,13 +37,13 @@ final class Declarations {
     private static Stream<Warning> delivery(Section section) {
         return section.delivery() == section.declared()
                 ? Stream.empty()
-                : Stream.of(new Warning(
+                : Stream.of(Warning.ofSections(
                         Warning.Kind.DELIVERY_CONTRADICTED,
-                        section.toString(),
                         "Declared %s; its meetings are %s."
                                 .formatted(
                                         section.declared().label(),
-                                        section.delivery().label())));
+                                        section.delivery().label()),
+                        section));
     }
 
     private static Stream<Warning> dates(Section section) {
@@ -49,11 +51,11 @@ final class Declarations {
         return section.meetings().stream()
                 .map(meeting -> held(meeting.timing()))
                 .filter(held -> !span.contains(held.first()) || !span.contains(held.last()))
-                .map(held -> new Warning(
+                .map(held -> Warning.ofSections(
                         Warning.Kind.OUTSIDE_SPAN,
-                        section.toString(),
                         "It meets from %s to %s; its span is %s to %s."
-                                .formatted(held.first(), held.last(), span.first(), span.last())));
+                                .formatted(held.first(), held.last(), span.first(), span.last()),
+                        section));
     }
 
     private static DateRange held(Timing timing) {
@@ -64,38 +66,49 @@ final class Declarations {
     }
 
     private static Stream<Warning> codes(Section section, CodeKey key) {
-        String unexplained = Stream.concat(
-                        key.takeApart("course", section.course().code().toString()).stream(),
-                        key.takeApart("section", section.code()).stream())
-                .filter(part -> !part.explained())
-                .map(part -> "“" + part.text() + "”")
+        Marks marks = section.marks();
+        String unexplained = Stream.of(
+                        unexplained(key, "course", Stream.of(section.course().written())),
+                        unexplained(key, "section", Stream.of(section.code())),
+                        unexplained(key, "span", section.span().mark().stream()),
+                        unexplained(key, "kind", marks.kind().stream()),
+                        unexplained(key, "status", marks.status().stream()),
+                        unexplained(key, "attribute", marks.attributes().stream()))
+                .flatMap(parts -> parts)
                 .collect(Collectors.joining(", "));
         return unexplained.isEmpty()
                 ? Stream.empty()
-                : Stream.of(new Warning(
-                        Warning.Kind.CODE_NOT_EXPLAINED,
-                        section.toString(),
-                        "The code key does not have " + unexplained + "."));
+                : Stream.of(Warning.ofSections(
+                        Warning.Kind.CODE_NOT_EXPLAINED, "The code key does not have " + unexplained + ".", section));
+    }
+
+    private static Stream<String> unexplained(CodeKey key, String sort, Stream<String> codes) {
+        return codes.flatMap(code -> key.takeApart(sort, code).stream())
+                .filter(part -> !part.explained())
+                .map(part -> "“" + part.text() + "”");
     }
 
     private static Stream<Warning> held(SeatPool pool) {
         int held = pool.held().stream().mapToInt(SeatPool.Held::seats).sum();
         return held <= pool.capacity()
                 ? Stream.empty()
-                : Stream.of(new Warning(
+                : Stream.of(Warning.ofPool(
                         Warning.Kind.HELD_BEYOND_CAPACITY,
-                        "Pool " + pool.code(),
-                        "%d seats are held of %d.".formatted(held, pool.capacity())));
+                        "%d seats are held of %d.".formatted(held, pool.capacity()),
+                        pool));
     }
 
     private static Stream<Warning> requirements(Schedule schedule) {
+        Set<String> offered = schedule.sections().stream()
+                .filter(section -> !section.cancelled())
+                .flatMap(section -> section.course().requirements().stream())
+                .collect(Collectors.toSet());
         return schedule.requirements().stream()
-                .filter(requirement -> schedule.sections().stream()
-                        .filter(section -> !section.cancelled())
-                        .noneMatch(section -> section.course().requirements().contains(requirement.code())))
-                .map(requirement -> new Warning(
+                .filter(requirement -> !offered.contains(requirement.code()))
+                .map(requirement -> Warning.ofRequirement(
                         Warning.Kind.REQUIREMENT_NOT_OFFERED,
-                        requirement.name(),
-                        "No section of " + schedule.term().name() + " counts toward it."));
+                        "No section of %s counts toward it."
+                                .formatted(schedule.term().name()),
+                        requirement));
     }
 }

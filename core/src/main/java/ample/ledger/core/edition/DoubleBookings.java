@@ -15,12 +15,11 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.function.Function;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
  * Rooms and people that are in two places at once. Cross-listed twins share their room and their people, and cancelled
- * sections need none.
+ * sections need none. Exams are compared with exams only: in their week rooms and people are given out anew.
  *
  * <p>For each room or person the occurrences are sorted by date and start, and each is compared with those after it that
  * begin before it ends. Cost: sorting the occurrences, and the overlaps themselves.
@@ -36,9 +35,15 @@ final class DoubleBookings {
 
     static Stream<Warning> of(Schedule schedule) {
         TermCalendar calendar = schedule.term().calendar();
+        return Stream.concat(
+                twice(schedule, section -> Occurrence.of(section, calendar)),
+                twice(schedule, section -> Occurrence.ofExams(section, calendar)));
+    }
+
+    private static Stream<Warning> twice(Schedule schedule, Function<Section, Stream<Occurrence>> held) {
         List<Occurrence> occurrences = schedule.sections().stream()
                 .filter(section -> !section.cancelled())
-                .flatMap(section -> Occurrence.of(section, calendar))
+                .flatMap(held)
                 .sorted(Comparator.comparing(Occurrence::date)
                         .thenComparing(occurrence -> occurrence.time().start()))
                 .toList();
@@ -87,10 +92,11 @@ final class DoubleBookings {
 
     private static Warning warning(Warning.Kind kind, String holder, Pair pair, List<LocalDate> dates) {
         long count = dates.stream().distinct().count();
-        return new Warning(
+        return Warning.ofSections(
                 kind,
-                Stream.of(pair.first(), pair.second()).map(Section::toString).collect(Collectors.joining(" and ")),
                 "%s, on %d %s, the first %s."
-                        .formatted(holder, count, count == 1 ? "date" : "dates", DATE.format(dates.get(0))));
+                        .formatted(holder, count, count == 1 ? "date" : "dates", DATE.format(dates.get(0))),
+                pair.first(),
+                pair.second());
     }
 }

@@ -6,9 +6,17 @@ import java.time.Instant;
  * One posting of a term's schedule; the next one corrects it.
  *
  * @param id names it in the store
+ * @param institution code of the institution that posted it
  * @param term code of the term
  * @param number counts the term's editions from 1
  * @param note what the registrar says about it; may be empty
  * @param checksum SHA-256 of its tables, in hexadecimal digits
  */
-public record Edition(long id, String term, int number, Instant postedAt, String note, String checksum) {}
+public record Edition(
+        long id, String institution, String term, int number, Instant postedAt, String note, String checksum) {
+
+    /** The same under the id that the store has given it. */
+    public Edition withId(long given) {
+        return new Edition(given, institution, term, number, postedAt, note, checksum);
+    }
+}

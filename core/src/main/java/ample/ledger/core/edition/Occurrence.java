@@ -5,6 +5,7 @@ import ample.ledger.core.calendar.TimeRange;
 import ample.ledger.core.schedule.Meeting;
 import ample.ledger.core.schedule.Section;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.stream.Stream;
 
 /** One meeting of a section on one date. */
@@ -12,7 +13,16 @@ record Occurrence(Section section, Meeting meeting, LocalDate date, TimeRange ti
 
     /** Every one of the section's, at set times. */
     static Stream<Occurrence> of(Section section, TermCalendar calendar) {
-        return section.meetings().stream()
+        return of(section, section.meetings(), calendar);
+    }
+
+    /** Every one of the section's exams. */
+    static Stream<Occurrence> ofExams(Section section, TermCalendar calendar) {
+        return of(section, section.exams(), calendar);
+    }
+
+    private static Stream<Occurrence> of(Section section, List<Meeting> meetings, TermCalendar calendar) {
+        return meetings.stream()
                 .flatMap(meeting -> meeting.timing().time().stream()
                         .flatMap(time -> calendar.datesOf(meeting.timing()).stream()
                                 .map(date -> new Occurrence(section, meeting, date, time))));

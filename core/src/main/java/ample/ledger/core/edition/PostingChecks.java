@@ -9,8 +9,8 @@ import java.util.stream.Stream;
 /** Looks a posting over for what is probably not meant. */
 public final class PostingChecks {
 
-    private static final List<Function<Schedule, Stream<Warning>>> CHECKS =
-            List.of(DoubleBookings::of, CompanionsOutOfReach::of, Declarations::of, PrerequisiteChecks::of);
+    private static final List<Function<Schedule, Stream<Warning>>> CHECKS = List.of(
+            DoubleBookings::of, ExamClashes::of, CompanionsOutOfReach::of, Declarations::of, PrerequisiteChecks::of);
 
     private PostingChecks() {}
 

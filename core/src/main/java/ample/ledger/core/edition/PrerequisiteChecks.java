@@ -5,9 +5,8 @@ import ample.ledger.core.schedule.CourseCode;
 import ample.ledger.core.schedule.Prerequisite;
 import ample.ledger.core.schedule.Schedule;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
+import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
@@ -22,48 +21,42 @@ final class PrerequisiteChecks {
     private PrerequisiteChecks() {}
 
     static Stream<Warning> of(Schedule schedule) {
-        Map<CourseCode, Set<CourseCode>> needs = needs(schedule);
-        return Stream.concat(unknown(needs), circles(needs));
+        return Stream.concat(unknown(schedule), circles(schedule));
     }
 
-    /** For each course those that its prerequisites name, whether needed or one of several. */
-    private static Map<CourseCode, Set<CourseCode>> needs(Schedule schedule) {
-        Map<CourseCode, Set<CourseCode>> needs = new LinkedHashMap<>();
-        schedule.courses().forEach(course -> needs.put(course.code(), named(course)));
-        return needs;
-    }
-
+    /** The courses that a course's prerequisites name, whether needed or one of several. */
     private static Set<CourseCode> named(Course course) {
-        return course.prerequisites().stream()
+        return course.rules().prerequisites().stream()
                 .flatMap(prerequisite -> prerequisite.expression().stream())
                 .flatMap(Prerequisite::courses)
                 .collect(Collectors.toCollection(TreeSet::new));
     }
 
-    private static Stream<Warning> unknown(Map<CourseCode, Set<CourseCode>> needs) {
-        return needs.entrySet().stream()
-                .flatMap(entry -> entry.getValue().stream()
-                        .filter(named -> !needs.containsKey(named))
-                        .map(named -> new Warning(
+    private static Stream<Warning> unknown(Schedule schedule) {
+        return schedule.courses().stream()
+                .flatMap(course -> named(course).stream()
+                        .filter(named -> schedule.course(named).isEmpty())
+                        .map(named -> Warning.ofCourses(
                                 Warning.Kind.PREREQUISITE_UNKNOWN,
-                                entry.getKey().toString(),
-                                "It needs " + named + ", which is not posted.")));
+                                "It needs %s, which is not posted."
+                                        .formatted(course.form().written(named)),
+                                List.of(course))));
     }
 
     /** By the strongly connected parts of the graph (Sharir 1981, as JGraphT has it); linear in courses and needs. */
-    private static Stream<Warning> circles(Map<CourseCode, Set<CourseCode>> needs) {
-        var graph = new DefaultDirectedGraph<CourseCode, DefaultEdge>(DefaultEdge.class);
-        needs.keySet().forEach(graph::addVertex);
+    private static Stream<Warning> circles(Schedule schedule) {
+        var graph = new DefaultDirectedGraph<Course, DefaultEdge>(DefaultEdge.class);
+        schedule.courses().forEach(graph::addVertex);
         List<Warning> warnings = new ArrayList<>();
-        needs.forEach((course, named) -> {
-            for (CourseCode other : named) {
-                if (other.equals(course)) {
+        for (Course course : schedule.courses()) {
+            for (CourseCode named : named(course)) {
+                if (named.equals(course.code())) {
                     warnings.add(circle(Set.of(course)));
-                } else if (needs.containsKey(other)) {
-                    graph.addEdge(course, other);
+                } else {
+                    schedule.course(named).ifPresent(other -> graph.addEdge(course, other));
                 }
             }
-        });
+        }
         new KosarajuStrongConnectivityInspector<>(graph)
                 .stronglyConnectedSets().stream()
                         .filter(part -> part.size() > 1)
@@ -72,11 +65,10 @@ final class PrerequisiteChecks {
         return warnings.stream();
     }
 
-    private static Warning circle(Set<CourseCode> courses) {
-        String names = new TreeSet<>(courses).stream().map(CourseCode::toString).collect(Collectors.joining(", "));
-        return new Warning(
+    private static Warning circle(Set<Course> courses) {
+        return Warning.ofCourses(
                 Warning.Kind.PREREQUISITE_CIRCLE,
-                names,
-                courses.size() == 1 ? "It needs itself." : "Each of them is needed before the others.");
+                courses.size() == 1 ? "It needs itself." : "Each of them is needed before the others.",
+                courses.stream().sorted(Comparator.comparing(Course::code)).toList());
     }
 }

@@ -1,17 +1,35 @@
 package ample.ledger.core.edition;
 
+import ample.ledger.core.exchange.BundleTables;
+import ample.ledger.core.schedule.Course;
+import ample.ledger.core.schedule.Requirement;
+import ample.ledger.core.schedule.SeatPool;
+import ample.ledger.core.schedule.Section;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Objects;
+import java.util.Set;
+import java.util.stream.Collectors;
+
 /**
  * Something in a posting that is probably not meant, and does not keep it from being posted.
  *
+ * @param table the table whose rows it is found in
+ * @param keys the primary keys of those rows, their cells separated by blanks
  * @param about what it is found in: sections, a course, a pool or a requirement, as people name them
  * @param sentence what was found
  */
-public record Warning(Kind kind, String about, String sentence) {
+public record Warning(Kind kind, String table, List<String> keys, String about, String sentence) {
+
+    public Warning {
+        keys = List.copyOf(keys);
+    }
 
     /** What is found, and why it matters. */
     public enum Kind {
         ROOM_TWICE("Two sections in one room at once", "One of them will stand in the corridor."),
         PERSON_TWICE("One person in two places at once", "One of the classes will have nobody to teach it."),
+        EXAM_CLASH("Exams at once that go together", "Whoever takes the course cannot sit both."),
         COMPANION_OUT_OF_REACH(
                 "A companion that clashes with everything it goes with",
                 "Nobody can take it, and its seats stay empty."),
@@ -43,5 +61,42 @@ public record Warning(Kind kind, String about, String sentence) {
         public String why() {
             return why;
         }
+    }
+
+    static Warning ofSections(Kind kind, String sentence, Section... sections) {
+        return new Warning(
+                kind,
+                "sections",
+                Arrays.stream(sections).map(section -> section.entry().digits()).toList(),
+                Arrays.stream(sections).map(Section::toString).collect(Collectors.joining(" and ")),
+                sentence);
+    }
+
+    static Warning ofCourses(Kind kind, String sentence, List<Course> courses) {
+        return new Warning(
+                kind,
+                "courses",
+                courses.stream().map(course -> course.code().toString()).toList(),
+                courses.stream().map(Course::written).collect(Collectors.joining(", ")),
+                sentence);
+    }
+
+    static Warning ofPool(Kind kind, String sentence, SeatPool pool) {
+        return new Warning(kind, "seat_pools", List.of(pool.code()), "Pool " + pool.code(), sentence);
+    }
+
+    static Warning ofRequirement(Kind kind, String sentence, Requirement requirement) {
+        return new Warning(kind, "requirements", List.of(requirement.code()), requirement.name(), sentence);
+    }
+
+    /** The lines of its rows in the files of the bundle that it was found in. Cost: one pass over the table. */
+    public List<Integer> lines(BundleTables tables) {
+        Set<String> wanted = Set.copyOf(keys);
+        return tables.rows(table).stream()
+                .filter(row -> wanted.contains(row.key(row.schema().primaryKey()).stream()
+                        .map(Objects::toString)
+                        .collect(Collectors.joining(" "))))
+                .map(row -> row.line())
+                .toList();
     }
 }

@@ -22,7 +22,7 @@ import java.util.Optional;
  *
  * <p>Reports every fault it can find in one go, and gives tables only where there is none.
  */
-public final class BundleReader {
+final class BundleReader {
 
     /** A bundle with more faults than this is not what it claims to be; nobody would read on. */
     private static final int MOST_FAULTS = 1_000;
@@ -37,7 +37,11 @@ public final class BundleReader {
         T of(Reader text) throws IOException;
     }
 
-    private BundleReader() {}
+    private final Progress progress;
+
+    private BundleReader(Progress progress) {
+        this.progress = progress;
+    }
 
     /**
      * The tables of the bundle at {@code path}, a folder or a zip.
@@ -45,9 +49,9 @@ public final class BundleReader {
      * @throws FaultyBundleException naming every fault, the first thousand where there are more
      * @throws UncheckedIOException when the disk cannot be read
      */
-    public static BundleTables read(Path path) {
+    static BundleTables read(Path path, Progress progress) {
         try (BundleFiles files = BundleFiles.of(path)) {
-            return new BundleReader().read(files);
+            return new BundleReader(progress).read(files);
         } catch (RefusedException refused) {
             throw new FaultyBundleException(List.of(Fault.of(refused.file(), refused.getMessage())));
         } catch (IOException e) {
@@ -61,7 +65,7 @@ public final class BundleReader {
         stopIfFaulty();
         Map<String, BundleTable> tables = new LinkedHashMap<>();
         for (TableSchema schema : format.tables()) {
-            TableReader table = new TableReader(schema, this::report);
+            TableReader table = new TableReader(schema, progress, this::report);
             use(files, schema.path(), table::read).ifPresent(read -> tables.put(schema.name(), read));
         }
         stopIfFaulty();

@@ -51,7 +51,7 @@ final class CellReader {
 
     private static Reading typed(Column column, String text) {
         return switch (column.type()) {
-            case STRING -> Reading.of(text);
+            case STRING -> text(column, text);
             case INTEGER -> number(column, text, "a whole number", true);
             case NUMBER -> number(column, text, "a number", false);
             case DATE -> date(column, text);
@@ -64,6 +64,17 @@ final class CellReader {
                         ? Reading.of(Boolean.valueOf(text))
                         : Reading.faulty("It must be true or false.");
         };
+    }
+
+    /** Text that a spreadsheet would take for a formula stays out, since what is posted is handed on as CSV. */
+    private static Reading text(Column column, String text) {
+        char first = text.charAt(0);
+        boolean formula = first == '=' || first == '@' || (first == '+' || first == '-') && text.length() > 1;
+        return formula
+                ? Reading.faulty(
+                        "It begins with “%s”, and a spreadsheet would run it as a formula; begin with a letter%s"
+                                .formatted(first, forExample(column)))
+                : Reading.of(text);
     }
 
     private static Reading number(Column column, String text, String wanted, boolean whole) {

@@ -20,7 +20,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
-/** Turns one row of the meetings table into a {@link Meeting}. */
+/** Turns one row of the meetings or the exams table into a {@link Meeting}. */
 final class MeetingAssembler {
 
     private final BundleTable.Row row;
@@ -39,6 +39,15 @@ final class MeetingAssembler {
     Meeting meeting() {
         Kind kind = Coded.parse(Kind.class, row.text("kind")).orElseThrow();
         return new Meeting(kind, timing(), place());
+    }
+
+    /**
+     * The meeting that a row of the exams table makes.
+     *
+     * @throws Unfit when the cells do not go together
+     */
+    Meeting exam() {
+        return new Meeting(Kind.EXAM, new Timing.Once(row.date("date"), hours()), place());
     }
 
     private Timing timing() {
@@ -96,7 +105,9 @@ final class MeetingAssembler {
         Optional<T> cell = row.optional(column, type);
         return cell.orElseThrow(() -> new Unfit(
                 column,
-                "This cell must not be empty in a row with pattern %s and place %s."
-                        .formatted(row.text("pattern"), row.text("place"))));
+                row.schema().indexOf("pattern").isPresent()
+                        ? "This cell must not be empty in a row with pattern %s and place %s."
+                                .formatted(row.text("pattern"), row.text("place"))
+                        : "This cell must not be empty in a row with place %s.".formatted(row.text("place"))));
     }
 }

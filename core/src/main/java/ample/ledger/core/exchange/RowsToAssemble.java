@@ -69,7 +69,7 @@ final class RowsToAssemble {
     }
 
     /** What {@code read} makes of the row, or a fault noted and nothing. */
-    private <T> Optional<T> attempt(BundleTable.Row row, Function<BundleTable.Row, T> read) {
+    <T> Optional<T> attempt(BundleTable.Row row, Function<BundleTable.Row, T> read) {
         try {
             return Optional.of(read.apply(row));
         } catch (Unfit unfit) {
@@ -78,6 +78,13 @@ final class RowsToAssemble {
             // The row it names has a fault of its own, which is reported there.
         }
         return Optional.empty();
+    }
+
+    /** The cells of one column in the rows under {@code key}. */
+    static <K> List<String> texts(Map<K, List<BundleTable.Row>> byKey, K key, String column) {
+        return byKey.getOrDefault(key, List.of()).stream()
+                .map(row -> row.text(column))
+                .toList();
     }
 
     /** What stands under {@code key}; a row that names something faulty is passed over, since that is reported there. */

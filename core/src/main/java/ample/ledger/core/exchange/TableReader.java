@@ -9,10 +9,8 @@ import de.siegmar.fastcsv.reader.FieldMismatchStrategy;
 import java.io.IOException;
 import java.io.Reader;
 import java.io.UncheckedIOException;
-import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
@@ -24,11 +22,13 @@ import org.jspecify.annotations.Nullable;
 final class TableReader {
 
     private final TableSchema schema;
+    private final Progress progress;
     private final Consumer<Fault> report;
     private int reported;
 
-    TableReader(TableSchema schema, Consumer<Fault> report) {
+    TableReader(TableSchema schema, Progress progress, Consumer<Fault> report) {
         this.schema = schema;
+        this.progress = progress;
         this.report = fault -> {
             reported++;
             report.accept(fault);
@@ -37,7 +37,7 @@ final class TableReader {
 
     /** @throws IOException when the file cannot be read on, bad encoding included */
     BundleTable read(Reader csv) throws IOException {
-        List<BundleTable.Row> rows = new ArrayList<>();
+        TableBuilder rows = new TableBuilder(schema);
         try (CsvReader<CsvRecord> reader = CsvReader.builder()
                 .commentStrategy(CommentStrategy.NONE)
                 .skipEmptyLines(true)
@@ -45,6 +45,7 @@ final class TableReader {
                 .extraFieldStrategy(FieldMismatchStrategy.IGNORE)
                 .ofCsvRecord(csv)) {
             int @Nullable [] places = null;
+            int lines = 0;
             for (CsvRecord line : reader) {
                 if (places == null) {
                     places = places(line.getFields());
@@ -52,7 +53,10 @@ final class TableReader {
                         break;
                     }
                 } else {
-                    row(places, line).ifPresent(rows::add);
+                    row(places, line, rows);
+                    if (++lines % Progress.STEP == 0) {
+                        progress.read(schema.path(), lines);
+                    }
                 }
             }
             if (places == null && reported == 0) {
@@ -69,7 +73,7 @@ final class TableReader {
         } catch (UncheckedIOException e) {
             throw e.getCause();
         }
-        return new BundleTable(schema, rows);
+        return rows.build();
     }
 
     /** For each column of the schema its place in the file; null when the head has faults. */
@@ -100,7 +104,7 @@ final class TableReader {
                         .toArray();
     }
 
-    private Optional<BundleTable.Row> row(int[] places, CsvRecord line) {
+    private void row(int[] places, CsvRecord line, TableBuilder rows) {
         int number = (int) line.getStartingLineNumber();
         if (line.getFieldCount() != places.length) {
             report.accept(new Fault(
@@ -109,7 +113,7 @@ final class TableReader {
                     "",
                     "",
                     "It has %d cells where the head has %d.".formatted(line.getFieldCount(), places.length)));
-            return Optional.empty();
+            return;
         }
         @Nullable Object[] cells = new Object[places.length];
         int before = reported;
@@ -122,7 +126,9 @@ final class TableReader {
                     .ifPresent(sentence ->
                             report.accept(new Fault(schema.path(), number, column.name(), shortened(text), sentence)));
         }
-        return reported > before ? Optional.empty() : Optional.of(new BundleTable.Row(schema, number, cells));
+        if (reported == before) {
+            rows.add(number, cells);
+        }
     }
 
     private static String shortened(String text) {

@@ -1,6 +1,13 @@
 package ample.ledger.core.schedule;
 
 import java.time.ZoneId;
+import java.util.Locale;
 
-/** Who posts, and the zone its wall clocks show. */
-public record Institution(String code, String name, ZoneId zone) {}
+/**
+ * Who posts.
+ *
+ * @param zone the zone its wall clocks show
+ * @param language what its sections are taught in where they do not say
+ * @param codes how it puts codes together
+ */
+public record Institution(String code, String name, ZoneId zone, Locale language, CodeForm codes) {}

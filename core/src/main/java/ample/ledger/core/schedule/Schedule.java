@@ -25,12 +25,11 @@ public final class Schedule {
     private final Institution institution;
     private final Term term;
     private final CodeKey codeKey;
-    private final List<Campus> campuses;
-    private final List<Subject> subjects;
-    private final List<Requirement> requirements;
+    private final Lists lists;
     private final List<Course> courses;
     private final List<Section> sections;
     private final Map<EntryNumber, Section> byEntry;
+    private final Map<CourseCode, Course> courseByCode;
     private final Map<CourseCode, List<Section>> byCourse;
     private final Map<String, List<Section>> byPool;
 
@@ -38,20 +37,17 @@ public final class Schedule {
             Institution institution,
             Term term,
             CodeKey codeKey,
-            List<Campus> campuses,
-            List<Subject> subjects,
-            List<Requirement> requirements,
+            Lists lists,
             List<Course> courses,
             List<Section> sections) {
         this.institution = institution;
         this.term = term;
         this.codeKey = codeKey;
-        this.campuses = List.copyOf(campuses);
-        this.subjects =
-                subjects.stream().sorted(Comparator.comparing(Subject::code)).toList();
-        this.requirements = List.copyOf(requirements);
+        this.lists = lists;
         this.courses =
                 courses.stream().sorted(Comparator.comparing(Course::code)).toList();
+        this.courseByCode =
+                this.courses.stream().collect(Collectors.toUnmodifiableMap(Course::code, Function.identity()));
         this.sections = sections.stream().sorted(SECTION_ORDER).toList();
         this.byEntry =
                 this.sections.stream().collect(Collectors.toUnmodifiableMap(Section::entry, Function.identity()));
@@ -73,21 +69,30 @@ public final class Schedule {
         return codeKey;
     }
 
+    /** Campuses, departments, subjects and whatever else courses and sections refer to. */
+    public Lists lists() {
+        return lists;
+    }
+
     public List<Campus> campuses() {
-        return campuses;
+        return lists.campuses();
     }
 
     public List<Subject> subjects() {
-        return subjects;
+        return lists.subjects();
     }
 
     public List<Requirement> requirements() {
-        return requirements;
+        return lists.requirements();
     }
 
     /** Every course posted, also those without a section this term. */
     public List<Course> courses() {
         return courses;
+    }
+
+    public Optional<Course> course(CourseCode code) {
+        return Optional.ofNullable(courseByCode.get(code));
     }
 
     /** Every section posted, cancelled ones included. */

@@ -2,6 +2,7 @@ package ample.ledger.core.schedule;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * The seats that one section, or several cross-listed ones, share.
@@ -24,15 +25,16 @@ public record SeatPool(String code, int capacity, int waitlistCapacity, List<Hel
     /**
      * Seats kept for a group.
      *
-     * @param group who, in words: "Glaciology majors"
+     * @param words who, in words: "Glaciology majors"
+     * @param group the same for a program; empty where only people can judge
      * @param seats still unclaimed; 1 or more
      * @param until the last day they are kept
      */
-    public record Held(String group, int seats, LocalDate until) {
+    public record Held(String words, Optional<StudentGroup> group, int seats, LocalDate until) {
 
         public Held {
             if (seats < 1) {
-                throw new IllegalArgumentException("Held for " + group + ": " + seats + " seats; it takes at least 1");
+                throw new IllegalArgumentException("Held for " + words + ": " + seats + " seats; it takes at least 1");
             }
         }
     }

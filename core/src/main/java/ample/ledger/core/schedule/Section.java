@@ -2,6 +2,7 @@ package ample.ledger.core.schedule;
 
 import ample.ledger.core.calendar.Days;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -10,10 +11,14 @@ import java.util.Optional;
  * @param code the section's own code, such as F3e; the institution's code key takes it apart
  * @param campus the campus it is posted under
  * @param declared how the registrar says it is taught; {@link #delivery()} is what its meetings say
+ * @param freeMaterials whether the course materials cost nothing
  * @param instructors empty while to be announced
  * @param meetings in the order posted; empty while to be announced
+ * @param exams each on one date, in the order posted
  * @param pool the seats it draws on, shared with its cross-listed twins
+ * @param listing set when it is posted under several subjects
  * @param companion set when it is taken only together with another section
+ * @param restrictions its own, beside those of its course
  * @param notes in the registrar's or the department's own words
  */
 public record Section(
@@ -25,15 +30,23 @@ public record Section(
         Delivery declared,
         Span span,
         boolean cancelled,
+        Locale language,
+        boolean freeMaterials,
+        Marks marks,
         List<Instructor> instructors,
         List<Meeting> meetings,
+        List<Meeting> exams,
         SeatPool pool,
+        Optional<CrossListing> listing,
         Optional<Companion> companion,
+        List<Restriction> restrictions,
         List<String> notes) {
 
     public Section {
         instructors = List.copyOf(instructors);
         meetings = List.copyOf(meetings);
+        exams = List.copyOf(exams);
+        restrictions = List.copyOf(restrictions);
         notes = List.copyOf(notes);
     }
 
@@ -55,6 +68,6 @@ public record Section(
     /** "TIDE 214 F3e". */
     @Override
     public String toString() {
-        return course.code() + " " + code;
+        return course.written() + course.form().sectionJoint() + code;
     }
 }

@@ -1,4 +1,10 @@
 package ample.ledger.core.schedule;
 
-/** A field of study: GLAC, Glaciology. */
-public record Subject(String code, String name) {}
+import java.util.Optional;
+
+/**
+ * A field of study: GLAC, Glaciology.
+ *
+ * @param department code of the department that answers for it
+ */
+public record Subject(String code, String name, Optional<String> department) {}

@@ -12,7 +12,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class BriefAddressTest {
 
-    private static final Schedule SCHEDULE = Schedules.demo();
+    private static final Schedule SCHEDULE = Schedules.kernelSchedule();
 
     @ParameterizedTest
     @CsvSource(

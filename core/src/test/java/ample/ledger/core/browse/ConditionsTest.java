@@ -115,7 +115,7 @@ class ConditionsTest {
 
     @Test
     void readsAsASentence() {
-        var schedule = Schedules.demo();
+        var schedule = Schedules.kernelSchedule();
 
         assertThat(BriefAddress.read(
                                 Map.of(

@@ -9,7 +9,7 @@ import org.junit.jupiter.api.Test;
 
 class CourseFindingsTest {
 
-    private static final TermIndex INDEX = Schedules.demoIndex();
+    private static final TermIndex INDEX = Schedules.kernelIndex();
 
     @Test
     void companionsStandUnderTheSectionTheyBelongTo() {

@@ -17,7 +17,7 @@ import net.jqwik.api.Provide;
 /** The index against the plain reading of the definitions, and the laws of the account, over random briefs. */
 class FindingsPropertyTest {
 
-    private static final TermIndex INDEX = Schedules.demoIndex();
+    private static final TermIndex INDEX = Schedules.kernelIndex();
     private static final PlainReading PLAIN = new PlainReading(INDEX.schedule().sections(), Schedules.TODAY);
 
     @Provide

@@ -20,7 +20,7 @@ import org.junit.jupiter.api.Test;
 
 class CodeKeyTest {
 
-    private static final CodeKey PUBLISHED = Schedules.demo().codeKey();
+    private static final CodeKey PUBLISHED = Schedules.kernelSchedule().codeKey();
 
     @Test
     void takesACourseCodeApart() {

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.groups.Tuple.tuple;
 
 import ample.ledger.core.edition.Warning.Kind;
+import ample.ledger.core.exchange.ScheduleBundle;
 import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.core.fixtures.SectionBuilder;
 import ample.ledger.core.schedule.Delivery;
@@ -22,7 +23,7 @@ class PostingChecksTest {
 
     @Test
     void theDemoHasNothingToWarnOf() {
-        assertThat(PostingChecks.warningsOf(Schedules.demo())).isEmpty();
+        assertThat(PostingChecks.warningsOf(Schedules.kernelSchedule())).isEmpty();
     }
 
     @Test
@@ -83,6 +84,57 @@ class PostingChecksTest {
         assertThat(warnings(lead, other.cancelled(), lab.companion("lab", Optional.of("40102"))))
                 .containsExactly(
                         "COMPANION_OUT_OF_REACH: LIMN 130 L-a: Nothing is posted that it could be taken with.");
+    }
+
+    @Test
+    void examsOfCoursesThatAreTakenTogether() {
+        var tides = section("TIDE 214").entry("40101").takenWith("NUMB 210").exam(SATURDAY, "9:00-12:00");
+        var rates = section("NUMB 210").entry("40102").examIn("204").exam(SATURDAY, "11:00-13:00");
+        var later = section("NUMB 210").entry("40103").code("T2").exam(SATURDAY, "14:00-16:00");
+
+        assertThat(warnings(tides, rates))
+                .containsExactly("EXAM_CLASH: TIDE 214, NUMB 210: They are taken together, and all their sections are"
+                        + " examined at once, on Sat 20 Sep at 09:00.");
+        assertThat(warnings(tides, rates, later)).as("T2 goes with it").isEmpty();
+    }
+
+    @Test
+    void examsOfASectionAndItsCompanion() {
+        assertThat(warnings(
+                        section("LIMN 130").entry("40101").exam(SATURDAY, "9:00-12:00"),
+                        section("LIMN 130")
+                                .entry("40102")
+                                .code("L-a")
+                                .companion("lab", Optional.empty())
+                                .examIn("204")
+                                .exam(SATURDAY, "11:30-12:30")))
+                .containsExactly("EXAM_CLASH: LIMN 130 T1 and LIMN 130 L-a: They are taken together, and examined at"
+                        + " once, on Sat 20 Sep at 09:00.");
+    }
+
+    @Test
+    void twoExamsInOneRoom() {
+        assertThat(warnings(
+                        section("TIDE 110").entry("40101").exam(SATURDAY, "9:00-12:00"),
+                        section("GLAC 120").entry("40102").exam(SATURDAY, "11:00-13:00"),
+                        section("CART 105").entry("40103").meets("Sat", "9:00-12:00")))
+                .containsExactly(
+                        "ROOM_TWICE: TIDE 110 T1 and GLAC 120 T1: Sluice Hall 101, on 1 date, the first Sat 20 Sep.");
+    }
+
+    @Test
+    void namesTheRowsThatItSpeaksOf() {
+        ScheduleBundle kernel = Schedules.kernelBundle();
+        Section[] two = kernel.schedule().sections().stream().limit(2).toArray(Section[]::new);
+        var warning = Warning.ofSections(Kind.ROOM_TWICE, "", two);
+
+        assertThat(warning.lines(kernel.tables()))
+                .containsExactlyElementsOf(kernel.tables().rows("sections").stream()
+                        .filter(row -> Arrays.stream(two)
+                                .anyMatch(section -> section.entry().digits().equals(row.text("entry"))))
+                        .map(row -> row.line())
+                        .toList())
+                .hasSize(2);
     }
 
     @Test

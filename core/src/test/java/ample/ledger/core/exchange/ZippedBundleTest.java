@@ -28,9 +28,9 @@ class ZippedBundleTest {
     private final Map<String, byte[]> files = new LinkedHashMap<>();
 
     @BeforeEach
-    void takeTheDemo() throws IOException {
-        try (var demo = Files.list(Schedules.demoBundle())) {
-            for (Path file : (Iterable<Path>) demo::iterator) {
+    void takeTheKernel() throws IOException {
+        try (var kernel = Files.list(Schedules.kernel())) {
+            for (Path file : (Iterable<Path>) kernel::iterator) {
                 files.put(file.getFileName().toString(), Files.readAllBytes(file));
             }
         }
@@ -39,8 +39,8 @@ class ZippedBundleTest {
     @ParameterizedTest
     @ValueSource(strings = {"", "halvermere/"})
     void readsAZipWithItsFilesAtTheTopOrInOneFolder(String prefix) throws IOException {
-        assertThat(ScheduleAssembler.assemble(BundleReader.read(zip(prefix))).sections())
-                .isEqualTo(Schedules.demo().sections());
+        assertThat(ScheduleBundle.read(zip(prefix)).schedule().sections())
+                .isEqualTo(Schedules.kernelSchedule().sections());
     }
 
     @ParameterizedTest
@@ -65,7 +65,7 @@ class ZippedBundleTest {
             files.put("more-" + i + ".csv", new byte[0]);
         }
 
-        assertThat(faultOf(zip(""))).contains("It holds more than 200 files; a bundle has 22.");
+        assertThat(faultOf(zip(""))).contains("It holds more than 200 files; a bundle has 32.");
     }
 
     /** Fifty million blanks pack to about fifty thousand bytes. */
@@ -104,13 +104,13 @@ class ZippedBundleTest {
                 "campuses.csv",
                 ("campus,name,remote\n" + "X,,perhaps\n".repeat(2_000)).getBytes(StandardCharsets.UTF_8));
 
-        assertThat(catchThrowableOfType(FaultyBundleException.class, () -> BundleReader.read(zip("")))
+        assertThat(catchThrowableOfType(FaultyBundleException.class, () -> ScheduleBundle.read(zip("")))
                         .faults())
                 .hasSize(1_000);
     }
 
     private static String faultOf(Path bundle) {
-        return catchThrowableOfType(FaultyBundleException.class, () -> BundleReader.read(bundle))
+        return catchThrowableOfType(FaultyBundleException.class, () -> ScheduleBundle.read(bundle))
                 .getMessage();
     }
 

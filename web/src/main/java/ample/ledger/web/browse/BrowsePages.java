@@ -148,17 +148,17 @@ final class BrowsePages {
         return new CourseBlock(
                 "course-" + course.code().subject() + "-" + course.code().number(),
                 subjectAnchor,
-                course.code().toString(),
+                course.written(),
                 course.title(),
                 Words.credits(course.credits()),
                 schedule.requirements().stream()
                         .filter(requirement -> course.requirements().contains(requirement.code()))
                         .map(requirement -> requirement.name())
                         .collect(Collectors.joining(", ")),
-                course.prerequisites().isEmpty()
+                course.rules().prerequisites().isEmpty()
                         ? "No prerequisite."
                         : "Needs "
-                                + course.prerequisites().stream()
+                                + course.rules().prerequisites().stream()
                                         .map(PostedPrerequisite::sentence)
                                         .collect(Collectors.joining(" ")),
                 found.lines().size() == found.posted()

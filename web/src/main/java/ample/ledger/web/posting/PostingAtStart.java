@@ -1,9 +1,8 @@
 package ample.ledger.web.posting;
 
 import ample.ledger.core.edition.PostingChecks;
-import ample.ledger.core.exchange.BundleReader;
-import ample.ledger.core.exchange.BundleTables;
-import ample.ledger.core.exchange.ScheduleAssembler;
+import ample.ledger.core.edition.Warning;
+import ample.ledger.core.exchange.ScheduleBundle;
 import ample.ledger.store.Editions;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -14,9 +13,8 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 
 /**
- * Posts the bundle that the option {@code ledger.post} names, or the one that {@code ledger.demo} names unless it was
- * posted at an earlier start, before the first page is served. A bundle with faults stops
- * the start and changes nothing; warnings are logged.
+ * Posts the bundle that the option {@code ledger.post} names, before the first page is served. A bundle with faults stops
+ * the start and changes nothing; warnings are logged. With {@code ledger.check} it is only read and looked over.
  */
 @Component
 class PostingAtStart implements InitializingBean {
@@ -26,48 +24,63 @@ class PostingAtStart implements InitializingBean {
     private final Editions editions;
     private final Clock clock;
     private final String bundle;
-    private final String demo;
+    private final boolean checkOnly;
     private final String note;
 
     PostingAtStart(
             Editions editions,
             Clock clock,
             @Value("${ledger.post}") String bundle,
-            @Value("${ledger.demo}") String demo,
+            @Value("${ledger.check}") boolean checkOnly,
             @Value("${ledger.note}") String note) {
         this.editions = editions;
         this.clock = clock;
         this.bundle = bundle;
-        this.demo = demo;
+        this.checkOnly = checkOnly;
         this.note = note;
     }
 
     @Override
     public void afterPropertiesSet() {
-        if (!bundle.isBlank()) {
-            post(BundleReader.read(Path.of(bundle)));
-        } else if (!demo.isBlank()) {
-            BundleTables tables = BundleReader.read(Path.of(demo));
-            // What somebody posted since then stays current.
-            if (!editions.wasPosted(tables)) {
-                post(tables);
-            }
+        if (bundle.isBlank()) {
+            return;
+        }
+        ScheduleBundle read = read(bundle);
+        warn(read);
+        if (checkOnly) {
+            LOG.info("The bundle can be posted; nothing was.");
+        } else {
+            post(read);
         }
     }
 
-    private void post(BundleTables tables) {
-        Editions.Posting posting = editions.post(tables, note, clock.instant());
+    private static ScheduleBundle read(String path) {
+        ScheduleBundle read = ScheduleBundle.read(
+                Path.of(path), (file, rows) -> LOG.info("{}: {} rows read", file, "%,d".formatted(rows)));
+        LOG.info(
+                "{}: {} sections",
+                read.schedule().term().code(),
+                "%,d".formatted(read.schedule().sections().size()));
+        return read;
+    }
+
+    private void post(ScheduleBundle read) {
+        Editions.Posting posting = editions.post(read, note, clock.instant());
         LOG.info(
                 "{}: edition {} {}",
                 posting.edition().term(),
                 posting.edition().number(),
                 posting.posted() ? "posted" : "stands; the bundle says the same");
-        PostingChecks.warningsOf(ScheduleAssembler.assemble(tables))
-                .forEach(warning -> LOG.warn(
-                        "{}: {}: {} {}",
-                        warning.kind().label(),
-                        warning.about(),
-                        warning.sentence(),
-                        warning.kind().why()));
+    }
+
+    private static void warn(ScheduleBundle read) {
+        for (Warning warning : PostingChecks.warningsOf(read.schedule())) {
+            LOG.warn(
+                    "{}: {}: {} {}",
+                    warning.kind().label(),
+                    warning.about(),
+                    warning.sentence(),
+                    warning.kind().why());
+        }
     }
 }

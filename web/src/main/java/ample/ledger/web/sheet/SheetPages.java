@@ -4,9 +4,13 @@ import ample.ledger.core.browse.Brief;
 import ample.ledger.core.code.CodeKey;
 import ample.ledger.core.reading.ClassHours;
 import ample.ledger.core.reading.SeatAccount;
+import ample.ledger.core.schedule.Corequisite;
 import ample.ledger.core.schedule.Course;
+import ample.ledger.core.schedule.CourseRules;
 import ample.ledger.core.schedule.Delivery;
+import ample.ledger.core.schedule.Equivalent;
 import ample.ledger.core.schedule.PostedPrerequisite;
+import ample.ledger.core.schedule.Restriction;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
 import ample.ledger.web.sheet.SheetPage.CodePart;
@@ -50,7 +54,7 @@ final class SheetPages {
         List<Section> goesWith = isCompanion ? schedule.leadsOf(section) : schedule.companionsOf(section);
         return new SheetPage(
                 section.entry().toString(),
-                course.code().toString(),
+                course.written(),
                 section.code(),
                 course.title(),
                 addresses.browseAt(brief, section.entry()),
@@ -74,10 +78,10 @@ final class SheetPages {
                 section.declared() == section.delivery() ? null : declared(section.declared()),
                 Words.credits(course.credits()),
                 course.description(),
-                course.prerequisites().stream()
+                course.rules().prerequisites().stream()
                         .map(PostedPrerequisite::sentence)
                         .toList(),
-                course.restrictions(),
+                conditions(course.rules()),
                 toward(course),
                 Stream.concat(section.notes().stream(), course.notes().stream()).toList(),
                 related(schedule.twinsOf(section)),
@@ -86,10 +90,22 @@ final class SheetPages {
                 related(siblings(goesWith)));
     }
 
+    /** What else is asked, in the registrar's sentences; one sentence may stand for several rules. */
+    private List<String> conditions(CourseRules rules) {
+        return Stream.of(
+                        rules.corequisites().stream().map(Corequisite::sentence),
+                        rules.equivalents().stream().map(Equivalent::sentence),
+                        Stream.concat(rules.restrictions().stream(), section.restrictions().stream())
+                                .map(Restriction::sentence))
+                .flatMap(sentences -> sentences)
+                .distinct()
+                .toList();
+    }
+
     private List<CodePart> code() {
         CodeKey key = schedule.codeKey();
         return Stream.concat(
-                        key.takeApart("course", section.course().code().toString()).stream(),
+                        key.takeApart("course", section.course().written()).stream(),
                         key.takeApart("section", section.code()).stream())
                 .filter(part -> !part.punctuation())
                 .map(part -> new CodePart(

@@ -18,8 +18,10 @@ class TermController {
 
     @GetMapping("/")
     String home() {
-        List<String> codes = terms.codes();
-        return codes.isEmpty() ? "trouble/nothing-posted" : browse(codes.get(0));
+        List<Terms.PostedTerm> posted = terms.all();
+        return posted.isEmpty()
+                ? "trouble/nothing-posted"
+                : browse(posted.get(0).schedule().term().code());
     }
 
     @GetMapping("/{term}")

@@ -7,12 +7,20 @@ import ample.ledger.store.Editions;
 import ample.ledger.web.words.Words;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
-/** The current edition of each term with its index, built once for each edition and day. */
+/**
+ * The current edition of each term with its index, built once for each edition and day.
+ *
+ * <p>Requests are answered from what is in memory. {@link #refresh()}, which is called whenever there may be news, builds
+ * what is new beside it and then puts it in its place, so that no request waits for it or is dropped.
+ */
 @Component
 public class Terms {
 
@@ -39,9 +47,16 @@ public class Terms {
         }
     }
 
-    /** The codes of all terms posted. */
-    public List<String> codes() {
-        return editions.terms();
+    /** All terms posted, by their first day, then by code. */
+    public List<PostedTerm> all() {
+        if (latest.isEmpty()) {
+            refresh();
+        }
+        return latest.values().stream()
+                .sorted(Comparator.comparing((PostedTerm posted) ->
+                                posted.schedule().term().dates().first())
+                        .thenComparing(posted -> posted.edition().term()))
+                .toList();
     }
 
     /**
@@ -50,12 +65,33 @@ public class Terms {
      * @throws UnknownTermException when nothing is posted for it
      */
     public PostedTerm get(String code) {
-        Edition current = editions.current(code).orElseThrow(() -> new UnknownTermException(code));
-        return latest.compute(code, (term, known) -> known != null && isFresh(known, current) ? known : load(current));
+        PostedTerm known = latest.get(code);
+        if (known == null) {
+            refresh();
+            known = latest.get(code);
+        }
+        if (known == null) {
+            throw new UnknownTermException(code);
+        }
+        return known;
     }
 
-    private boolean isFresh(PostedTerm known, Edition current) {
-        return known.edition().id() == current.id() && known.index().today().equals(today(known.schedule()));
+    /** Looks what is current now, and takes in what has changed. */
+    public synchronized void refresh() {
+        List<Edition> current = editions.allCurrent();
+        for (Edition edition : current) {
+            PostedTerm known = latest.get(edition.term());
+            if (!isFresh(known, edition)) {
+                latest.put(edition.term(), load(edition));
+            }
+        }
+        latest.keySet().retainAll(current.stream().map(Edition::term).collect(Collectors.toSet()));
+    }
+
+    private boolean isFresh(@Nullable PostedTerm known, Edition current) {
+        return known != null
+                && known.edition().id() == current.id()
+                && known.index().today().equals(today(known.schedule()));
     }
 
     private PostedTerm load(Edition edition) {

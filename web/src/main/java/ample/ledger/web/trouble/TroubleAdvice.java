@@ -26,7 +26,8 @@ class TroubleAdvice {
     @ExceptionHandler
     @ResponseStatus(HttpStatus.NOT_FOUND)
     String unknownTerm(UnknownTermException unknown, Model model) {
-        List<WayOn> posted = terms.codes().stream().map(this::browse).toList();
+        List<WayOn> posted =
+                terms.all().stream().map(term -> browse(term.edition().term())).toList();
         model.addAttribute(
                 "page",
                 new TroublePage(

@@ -127,7 +127,7 @@ public record SeatWords(
                         : "Open. " + Words.count(seats.open(), "seat") + " are yours to take.";
             case OPEN_BUT_NOT_TO_YOU ->
                 "Open, but not to you: what is free is held for "
-                        + seats.held().stream().map(SeatPool.Held::group).collect(Collectors.joining(" and ")) + ".";
+                        + seats.held().stream().map(SeatPool.Held::words).collect(Collectors.joining(" and ")) + ".";
             case FULL_WAITLIST_OPEN ->
                 "Full. %s of the waitlist %s free; %s."
                         .formatted(
@@ -153,7 +153,7 @@ public record SeatWords(
         lines.add(new Line("Enrolled", Words.less(seats.enrolled())));
         seats.held()
                 .forEach(held -> lines.add(new Line(
-                        "Held for " + held.group() + " until " + Words.date(held.until()), Words.less(held.seats()))));
+                        "Held for " + held.words() + " until " + Words.date(held.until()), Words.less(held.seats()))));
         if (seats.promised() > 0) {
             lines.add(new Line("Promised to the waitlist", Words.less(seats.promised())));
         }

@@ -28,7 +28,7 @@ class PostingAtStartTest {
 
     @Test
     void aFaultyBundleSaysWhyAndChangesNothing() throws IOException {
-        post(Schedules.demoBundle()).close();
+        post(Schedules.kernel()).close();
         copyOfTheDemo("sections.csv", ",lecture,tidewall,", ",lecure,moon,");
 
         String said = standardErrorOf(() -> assertThatThrownBy(() -> post(folder)));
@@ -37,7 +37,7 @@ class PostingAtStartTest {
                 .contains("The bundle was not posted; nothing has changed.")
                 .contains("sections.csv, row 2, column kind, “lecure”: It must be one of: lecture, lab")
                 .doesNotContain("\tat ");
-        try (var context = post(Schedules.demoBundle())) {
+        try (var context = post(Schedules.kernel())) {
             assertThat(context.getBean(Editions.class).current("autumn-2031"))
                     .hasValueSatisfying(edition -> assertThat(edition.number()).isEqualTo(1));
         }
@@ -45,7 +45,7 @@ class PostingAtStartTest {
 
     @Test
     void aCorrectedBundleBecomesTheNextEdition() throws IOException {
-        post(Schedules.demoBundle()).close();
+        post(Schedules.kernel()).close();
         copyOfTheDemo("courses.csv", "How Tides Work", "How Tides Really Work");
 
         try (var context = post(folder)) {
@@ -60,11 +60,11 @@ class PostingAtStartTest {
 
     @Test
     void theDemoDoesNotComeBackOverWhatWasPostedSince() throws IOException {
-        start("--ledger.demo=" + Schedules.demoBundle()).close();
+        start("--ledger.demo=" + Schedules.kernel()).close();
         copyOfTheDemo("courses.csv", "How Tides Work", "How Tides Really Work");
         post(folder).close();
 
-        try (var context = start("--ledger.demo=" + Schedules.demoBundle())) {
+        try (var context = start("--ledger.demo=" + Schedules.kernel())) {
             assertThat(context.getBean(Editions.class).current("autumn-2031"))
                     .hasValueSatisfying(edition -> assertThat(edition.number()).isEqualTo(2));
         }
@@ -87,7 +87,7 @@ class PostingAtStartTest {
     }
 
     private void copyOfTheDemo(String file, String from, String to) throws IOException {
-        try (var files = Files.list(Schedules.demoBundle())) {
+        try (var files = Files.list(Schedules.kernel())) {
             for (Path each : (Iterable<Path>) files::iterator) {
                 Files.copy(each, folder.resolve(each.getFileName().toString()));
             }

@@ -9,12 +9,14 @@ import ample.ledger.core.calendar.TermCalendar;
 import ample.ledger.core.calendar.TimeRange;
 import ample.ledger.core.calendar.Timing;
 import ample.ledger.core.fixtures.SectionBuilder;
+import ample.ledger.core.schedule.Season;
 import ample.ledger.core.schedule.Section;
 import ample.ledger.core.schedule.Span;
 import ample.ledger.core.schedule.Term;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -56,12 +58,18 @@ class WordsTest {
 
     @Test
     void theWholeTermIsWeeksAndAnythingElseHasItsName() {
-        var term = new Term("autumn-2031", "Autumn 2031", SectionBuilder.TERM, TermCalendar.PLAIN);
+        var term = new Term(
+                "autumn-2031",
+                "Autumn 2031",
+                new Season("autumn-2031", "Autumn 2031"),
+                SectionBuilder.TERM,
+                TermCalendar.PLAIN);
         var half = new DateRange(LocalDate.of(2031, 9, 8), LocalDate.of(2031, 10, 24));
 
-        assertThat(Words.runs(new Span("full-term", "Full term", SectionBuilder.TERM), term))
+        assertThat(Words.runs(new Span("full-term", "Full term", SectionBuilder.TERM, Optional.empty()), term))
                 .isEqualTo("15\u00a0wk");
-        assertThat(Words.runs(new Span("first-half", "First half", half), term)).isEqualTo("First half, 7\u00a0wk");
+        assertThat(Words.runs(new Span("first-half", "First half", half, Optional.empty()), term))
+                .isEqualTo("First half, 7\u00a0wk");
     }
 
     @Test

@@ -18,10 +18,10 @@ import java.util.List;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 
-/** What the demo's bundle must hold to be of use, and facts of the trade on it. */
-class DemoScheduleTest {
+/** What the demo's kernel must hold to be of use, and facts of the trade on it. */
+class KernelTest {
 
-    private static final Schedule DEMO = Schedules.demo();
+    private static final Schedule DEMO = Schedules.kernelSchedule();
 
     /** Common practice, no source: a group of one lecture may not be combined with another lecture. */
     @Test
@@ -61,7 +61,7 @@ class DemoScheduleTest {
     @Test
     void prerequisitesSpeakOfCoursesThatArePosted() {
         assertThat(DEMO.courses().stream()
-                        .flatMap(course -> course.prerequisites().stream())
+                        .flatMap(course -> course.rules().prerequisites().stream())
                         .flatMap(prerequisite -> prerequisite.expression().stream())
                         .flatMap(Prerequisite::courses))
                 .isNotEmpty()
@@ -75,7 +75,7 @@ class DemoScheduleTest {
                         .allMatch(part -> part.explained()));
         assertThat(DEMO.sections())
                 .allSatisfy(section -> assertThat(DEMO.codeKey()
-                                .takeApart("course", section.course().code().toString()))
+                                .takeApart("course", section.course().written()))
                         .allMatch(part -> part.explained()));
     }
 

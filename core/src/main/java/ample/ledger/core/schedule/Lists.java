@@ -1,0 +1,25 @@
+package ample.ledger.core.schedule;
+
+import java.util.Comparator;
+import java.util.List;
+
+/** The short lists of a schedule that its courses and sections refer to, in the order posted; subjects by code. */
+public record Lists(
+        List<Campus> campuses,
+        List<Department> departments,
+        List<Subject> subjects,
+        List<Programme> programmes,
+        List<Requirement> requirements,
+        List<BindingRule> bindingRules,
+        List<Opening> openings) {
+
+    public Lists {
+        campuses = List.copyOf(campuses);
+        departments = List.copyOf(departments);
+        subjects = subjects.stream().sorted(Comparator.comparing(Subject::code)).toList();
+        programmes = List.copyOf(programmes);
+        requirements = List.copyOf(requirements);
+        bindingRules = List.copyOf(bindingRules);
+        openings = List.copyOf(openings);
+    }
+}

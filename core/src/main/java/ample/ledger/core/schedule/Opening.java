@@ -1,0 +1,22 @@
+package ample.ledger.core.schedule;
+
+import java.time.LocalDateTime;
+import java.util.Optional;
+
+/**
+ * The moment from which students with so many credits earned may register.
+ *
+ * @param name who: "60 to 89 credits"
+ * @param leastCredits 0 or more
+ * @param mostCredits empty for any number
+ * @param from on the institution's wall clock
+ */
+public record Opening(String code, String name, int leastCredits, Optional<Integer> mostCredits, LocalDateTime from) {
+
+    public Opening {
+        if (mostCredits.filter(most -> most < leastCredits).isPresent()) {
+            throw new IllegalArgumentException("%s: at least %d and at most %d credits is nobody"
+                    .formatted(name, leastCredits, mostCredits.get()));
+        }
+    }
+}

@@ -1,0 +1,13 @@
+package ample.ledger.store;
+
+/** Somebody else is posting the same term at this moment; nothing was changed. */
+public final class PostingUnderWayException extends RuntimeException {
+
+    private static final long serialVersionUID = 1L;
+
+    PostingUnderWayException(String term) {
+        super("Another posting of " + term
+                + " is under way, and this one was not begun. Look at what it brings, and post"
+                + " again if yours is still wanted.");
+    }
+}

@@ -1,0 +1,53 @@
+package ample.ledger.web.posting;
+
+import ample.ledger.core.exchange.ScheduleBundle;
+import ample.ledger.store.Editions;
+import de.siegmar.fastcsv.reader.CsvReader;
+import de.siegmar.fastcsv.reader.NamedCsvRecord;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Path;
+import java.time.Instant;
+import org.springframework.beans.factory.InitializingBean;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.stereotype.Component;
+
+/**
+ * Posts the demo before the first page is served: the bundles that {@code postings.csv} lists in the folder that the
+ * option {@code ledger.demo} names, each unless it was posted at an earlier start. What somebody posted since then stays
+ * current.
+ */
+@Component
+class DemoAtStart implements InitializingBean {
+
+    private final Editions editions;
+    private final String folder;
+
+    DemoAtStart(Editions editions, @Value("${ledger.demo}") String folder) {
+        this.editions = editions;
+        this.folder = folder;
+    }
+
+    @Override
+    public void afterPropertiesSet() throws IOException {
+        if (folder.isBlank()) {
+            return;
+        }
+        try (CsvReader<NamedCsvRecord> postings =
+                CsvReader.builder().ofNamedCsvRecord(Path.of(folder, "postings.csv"))) {
+            postings.forEach(this::post);
+        } catch (UncheckedIOException e) {
+            throw e.getCause();
+        }
+    }
+
+    private void post(NamedCsvRecord posting) {
+        // The list says the checksum, so that a bundle posted already need not be read.
+        if (!editions.wasPosted(posting.getField("term"), posting.getField("checksum"))) {
+            editions.post(
+                    ScheduleBundle.read(Path.of(folder, posting.getField("bundle"))),
+                    posting.getField("note"),
+                    Instant.parse(posting.getField("posted_at")));
+        }
+    }
+}

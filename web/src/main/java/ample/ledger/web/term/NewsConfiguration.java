@@ -1,0 +1,22 @@
+package ample.ledger.web.term;
+
+import ample.ledger.store.EditionNews;
+import java.time.Duration;
+import javax.sql.DataSource;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnWebApplication;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+
+/** Keeps {@link Terms} up with what this and other instances post. */
+@Configuration(proxyBeanMethods = false)
+@ConditionalOnWebApplication
+class NewsConfiguration {
+
+    /** Long enough to cost nothing, short enough that nobody notices when the quick way is lost. */
+    private static final Duration PATIENCE = Duration.ofSeconds(3);
+
+    @Bean
+    EditionNews editionNews(DataSource dataSource, Terms terms) {
+        return new EditionNews(dataSource, PATIENCE, terms::refresh);
+    }
+}
