@@ -1,0 +1,427 @@
+package ample.ledger.demo;
+
+import ample.ledger.core.exchange.BundleTables;
+import ample.ledger.core.exchange.BundleWriter;
+import ample.ledger.core.exchange.ScheduleBundle;
+import ample.ledger.demo.House.CampusPlan;
+import ample.ledger.demo.Vocabulary.SubjectWords;
+import java.io.IOException;
+import java.math.BigDecimal;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+
+/** The bundles of the invented institutions, and the program that writes them. */
+public final class DemoBundles {
+
+    /** Entry numbers below this are the kernel's, above it the generator's. */
+    static final int FIRST_GENERATED = 50_000;
+
+    private static final int TWIN_ENTRIES = 49_000;
+    private static final int AUTUMN = 2_400;
+    private static final int SPRING = 2_200;
+    private static final int SUMMER = 350;
+    private static final int SALTERN = 300;
+
+    private static final Map<String, String> DEPARTMENTS = Map.of(
+            "living-things", "Living Things",
+            "words-and-people", "Words and People",
+            "works", "Works",
+            "words-and-figures", "Words and Figures");
+
+    private static final House HALVERMERE = new House(
+            List.of(
+                    new CampusPlan("tidewall", "T", List.of("sluice-hall", "flume-house", "plotting-house")),
+                    new CampusPlan("upper-fell", "F", List.of("cairn", "cold-house")),
+                    new CampusPlan("orchard-yard", "Y", List.of("grafting-shed", "press-hall", "loom-hall"))),
+            "at-a-distance",
+            House.HALVERMERE,
+            List.of(
+                    "tidal-engineering",
+                    "glaciology",
+                    "limnology",
+                    "mycology",
+                    "textile-structures",
+                    "boat-building-diploma",
+                    "cartography"));
+
+    private final ScheduleBundle kernel;
+    private final long seed;
+
+    /** @param kernel the folder of the bundle that was written by hand */
+    public DemoBundles(Path kernel, long seed) {
+        this.kernel = ScheduleBundle.read(kernel);
+        this.seed = seed;
+    }
+
+    /** A posting of the demo. */
+    private record Posting(String folder, String term, BundleTables tables, String postedAt, String note) {}
+
+    /**
+     * Without arguments writes the demo's bundles, and a list of them, to {@code demo/bundles}; with a number and a
+     * folder one bundle of Autumn with about so many sections.
+     */
+    public static void main(String[] arguments) throws IOException {
+        DemoBundles demo = new DemoBundles(Path.of("demo/kernel"), 2031);
+        if (arguments.length == 2) {
+            BundleWriter.toFolder(demo.autumn(Integer.parseInt(arguments[0])), Path.of(arguments[1]));
+        } else {
+            demo.write(Path.of("demo/bundles"));
+        }
+    }
+
+    /** Writes every bundle of the demo, and the list of postings, into {@code folder}. */
+    public void write(Path folder) throws IOException {
+        StringBuilder list = new StringBuilder("bundle,term,checksum,posted_at,note\n");
+        for (Posting posting : postings()) {
+            BundleWriter.toFolder(posting.tables(), folder.resolve(posting.folder()));
+            list.append("%s,%s,%s,%s,%s\n"
+                    .formatted(
+                            posting.folder(),
+                            posting.term(),
+                            ScheduleBundle.of(posting.tables()).checksum(),
+                            posting.postedAt(),
+                            posting.note()));
+        }
+        Files.writeString(folder.resolve("postings.csv"), list);
+    }
+
+    private List<Posting> postings() {
+        BundleTables third = autumn(AUTUMN);
+        BundleTables second = Corrections.before(third, new Dice(seed + 12), 0.04, 0);
+        BundleTables first = Corrections.before(second, new Dice(seed + 11), 0.12, 4);
+        return List.of(
+                new Posting("autumn-2031-1", "autumn-2031", first, "2031-05-26T13:00:00Z", "First posting"),
+                new Posting(
+                        "autumn-2031-2", "autumn-2031", second, "2031-06-05T07:30:00Z", "Rooms for most; four mended"),
+                new Posting("autumn-2031-3", "autumn-2031", third, "2031-06-16T15:20:00Z", "Rooms and people for June"),
+                new Posting("spring-2032", "spring-2032", spring(), "2031-06-12T09:00:00Z", "Provisional"),
+                new Posting("summer-2032", "summer-2032", summer(), "2031-06-12T09:05:00Z", "Provisional"),
+                new Posting(
+                        "quarter-autumn-2031",
+                        "quarter-autumn-2031",
+                        saltern(),
+                        "2031-06-10T10:10:00Z",
+                        "The college beside the pans"));
+    }
+
+    /** Halvermere's Autumn 2031 with about so many sections, the kernel's among them. */
+    public BundleTables autumn(int size) {
+        Rows rows = Rows.of(kernel.tables());
+        TermPlan plan = new TermPlan(
+                "autumn-2031",
+                "full-term",
+                "first-half",
+                "second-half",
+                "both-terms",
+                "late-start",
+                days("2031-12-15", "2031-12-16", "2031-12-17", "2031-12-18", "2031-12-19"),
+                days("2031-09-20", "2031-09-27", "2031-10-04", "2031-10-11", "2031-11-08", "2031-11-15"),
+                FIRST_GENERATED);
+        halvermere(rows, plan, new Dice(seed + 1), size, true);
+        return rows.build();
+    }
+
+    private BundleTables spring() {
+        Rows rows = withoutSections(kernel.tables());
+        rows.add(
+                "terms",
+                "spring-2032",
+                "Spring 2032",
+                date("2032-01-12"),
+                date("2032-04-30"),
+                "spring-2032",
+                "Spring 2032");
+        noClasses(rows, "spring-2032", "2032-03-08", 5, "Lambing Week");
+        span(rows, "spring-2032", "full-term", "Full term", "2032-01-12", "2032-04-30", "1");
+        span(rows, "spring-2032", "first-half", "First half", "2032-01-12", "2032-03-05", "A");
+        span(rows, "spring-2032", "second-half", "Second half", "2032-03-15", "2032-04-30", "B");
+        openings(rows, "spring-2032", "2031-11-04");
+        TermPlan plan = new TermPlan(
+                "spring-2032",
+                "full-term",
+                "first-half",
+                "second-half",
+                "",
+                "",
+                days("2032-04-26", "2032-04-27", "2032-04-28", "2032-04-29", "2032-04-30"),
+                days("2032-02-07", "2032-03-20", "2032-04-03", "2032-04-17"),
+                FIRST_GENERATED);
+        halvermere(rows, plan, new Dice(seed + 2), SPRING, false);
+        return rows.build();
+    }
+
+    private BundleTables summer() {
+        Rows rows = withoutSections(kernel.tables());
+        rows.add(
+                "terms",
+                "summer-2032",
+                "Summer 2032",
+                date("2032-06-07"),
+                date("2032-08-13"),
+                "summer-2032",
+                "Summer 2032");
+        span(rows, "summer-2032", "full-term", "Full term", "2032-06-07", "2032-08-13", "1");
+        span(rows, "summer-2032", "first-half", "First half", "2032-06-07", "2032-07-09", "A");
+        span(rows, "summer-2032", "second-half", "Second half", "2032-07-12", "2032-08-13", "B");
+        openings(rows, "summer-2032", "2032-03-02");
+        TermPlan plan = new TermPlan(
+                "summer-2032",
+                "full-term",
+                "first-half",
+                "second-half",
+                "",
+                "",
+                List.of(),
+                days("2032-06-19", "2032-07-03", "2032-07-24"),
+                FIRST_GENERATED);
+        halvermere(rows, plan, new Dice(seed + 3), SUMMER, false);
+        return rows.build();
+    }
+
+    private void halvermere(Rows rows, TermPlan plan, Dice dice, int size, boolean withKernel) {
+        List<SubjectWords> subjects = Vocabulary.subjects("halvermere.txt");
+        addSubjects(rows, subjects);
+        // The catalogue is the same in every term, whatever is offered of it.
+        List<Catalogue.Draft> drafts = new Catalogue(rows, new Dice(seed), true, "autumn-2031", "spring-2032")
+                .make(subjects, Math.max(1, Math.min(12, size / AUTUMN)));
+        List<String> codes = subjects.stream().map(SubjectWords::code).toList();
+        Sections sections = new Sections(rows, HALVERMERE, plan, dice, size, codes);
+        if (withKernel) {
+            sections.respect(kernel.schedule().sections());
+        }
+        int twins = size / 200;
+        sections.make(drafts, size - twins);
+        new Twins(rows, dice, TWIN_ENTRIES).add(Twins.candidates(rows, FIRST_GENERATED), codes, Math.min(twins, 500));
+        cancelSome(rows, dice);
+    }
+
+    private BundleTables saltern() {
+        Rows rows = new Rows();
+        String term = "quarter-autumn-2031";
+        rows.add("institution", "saltern", "Saltern College", "Atlantic/Madeira", "en", "hyphen", "slash");
+        rows.add(
+                "terms",
+                term,
+                "Autumn quarter 2031",
+                date("2031-09-29"),
+                date("2031-12-05"),
+                "autumn-2031",
+                "Autumn 2031");
+        rows.add("calendar_days", term, date("2031-11-11"), null, "Day of the Pans");
+        span(rows, term, "quarter", "The quarter", "2031-09-29", "2031-12-05", "Q");
+        span(rows, term, "first-five", "First five weeks", "2031-09-29", "2031-10-31", "Q1");
+        span(rows, term, "last-five", "Last five weeks", "2031-11-03", "2031-12-05", "Q2");
+        rows.add("binding_dates", "add", term, null, "add", "Last day to come in", "days", 4, null, null);
+        rows.add(
+                "binding_dates",
+                "drop",
+                term,
+                null,
+                "drop",
+                "Last day to leave without a trace",
+                "share",
+                null,
+                new BigDecimal("0.25"),
+                null);
+        rows.add("openings", "everybody", term, "Everybody", 0, null, date("2031-09-01"), LocalTime.of(9, 0));
+        rows.add("campuses", "pans", "The Pans", false);
+        rows.add("campuses", "anywhere", "Anywhere", true);
+        rows.add(
+                "buildings",
+                "drying-shed",
+                "pans",
+                "Drying Shed",
+                new BigDecimal("47.0311"),
+                new BigDecimal("-14.8210"));
+        rows.add(
+                "buildings",
+                "brine-house",
+                "pans",
+                "Brine House",
+                new BigDecimal("47.0305"),
+                new BigDecimal("-14.8188"));
+        salternKey(rows);
+        List<SubjectWords> subjects = Vocabulary.subjects("saltern.txt");
+        requirements(rows, subjects);
+        addSubjects(rows, subjects);
+        Dice dice = new Dice(seed + 4);
+        List<Catalogue.Draft> drafts = new Catalogue(rows, dice, false, term, "").make(subjects, 1);
+        House house = new House(
+                List.of(new CampusPlan("pans", "P", List.of("drying-shed", "brine-house"))),
+                "anywhere",
+                House.SALTERN,
+                List.of());
+        TermPlan plan = new TermPlan(
+                term,
+                "quarter",
+                "first-five",
+                "last-five",
+                "",
+                "",
+                days("2031-12-03", "2031-12-04", "2031-12-05"),
+                days("2031-10-11", "2031-10-25", "2031-11-22"),
+                70_000);
+        List<String> codes = subjects.stream().map(SubjectWords::code).toList();
+        new Sections(rows, house, plan, dice, SALTERN, codes).make(drafts, SALTERN);
+        return rows.build();
+    }
+
+    private static void salternKey(Rows rows) {
+        String[][] key = {
+            {"course", "1", "[0-9]{2}", "department", "one", "{subject}"},
+            {"course", "2", "-", "hyphen", "one", null},
+            {"course", "3", "1", "level", "one", "first year"},
+            {"course", "3", "2", "level", "one", "second year"},
+            {"course", "3", "3", "level", "one", "third year"},
+            {"course", "4", "[0-9]{2}", "number", "one", "course {value} of its year"},
+            {"section", "1", "A", "kind", "one", "lecture"},
+            {"section", "1", "B", "kind", "one", "practice"},
+            {"section", "1", "C", "kind", "one", "conversation"},
+            {"section", "1", "D", "kind", "one", "workshop"},
+            {"section", "2", "[.]", "dot", "one", null},
+            {"section", "3", "[0-9]{1,3}", "section", "one", "section {value} of its kind"},
+            {"section", "4", "[+]", "plus", "optional", null},
+            {"section", "5", "e", "flag", "any", "in the evening"},
+            {"section", "5", "o", "flag", "any", "online, at set hours"},
+            {"section", "5", "n", "flag", "any", "no set hours"},
+            {"section", "5", "m", "flag", "any", "partly online"},
+            {"section", "5", "k", "flag", "any", "kept for some students"},
+            {"span", "1", "Q", "weeks", "one", "the quarter"},
+            {"span", "2", "[12]", "half", "optional", "half {value}"},
+        };
+        for (String[] entry : key) {
+            rows.add("code_key", entry[0], Integer.valueOf(entry[1]), entry[2], entry[3], entry[4], entry[5]);
+        }
+    }
+
+    /** Those of the kernel that these subjects count toward. */
+    private void requirements(Rows rows, List<SubjectWords> subjects) {
+        kernel.tables().rows("requirements").stream()
+                .filter(row ->
+                        subjects.stream().anyMatch(subject -> subject.toward().contains(row.text("requirement"))))
+                .forEach(row -> rows.add("requirements", row.cells()));
+    }
+
+    private static void addSubjects(Rows rows, List<SubjectWords> subjects) {
+        Map<String, String> departments = new LinkedHashMap<>();
+        rows.of("departments").forEach(row -> departments.put(row.text("department"), row.text("name")));
+        for (SubjectWords subject : subjects) {
+            if (!departments.containsKey(subject.department())) {
+                departments.put(subject.department(), DEPARTMENTS.get(subject.department()));
+                rows.add("departments", subject.department(), DEPARTMENTS.get(subject.department()));
+            }
+            if (rows.of("subjects").stream()
+                    .noneMatch(row -> row.text("subject").equals(subject.code()))) {
+                rows.add("subjects", subject.code(), subject.name(), subject.department());
+            }
+        }
+    }
+
+    /** One in two hundred is cancelled; never one that others depend on. */
+    private static void cancelSome(Rows rows, Dice dice) {
+        List<String> bound = new ArrayList<>();
+        rows.of("companions").forEach(row -> {
+            bound.add(row.text("entry"));
+            row.optionalText("bound_to").ifPresent(bound::add);
+        });
+        rows.of("cross_listings").forEach(row -> bound.add(row.text("entry")));
+        int cancelled = Rows.column("sections", "cancelled");
+        int mark = Rows.column("sections", "status_mark");
+        rows.change(
+                "sections",
+                row -> Integer.parseInt(row.text("entry")) >= FIRST_GENERATED
+                        && dice.chance(0.005)
+                        && !bound.contains(row.text("entry")),
+                cells -> {
+                    cells[cancelled] = true;
+                    cells[mark] = "C";
+                    return cells;
+                });
+    }
+
+    /** What a term of the same institution has in common with the kernel's. */
+    private static Rows withoutSections(BundleTables tables) {
+        Rows rows = Rows.of(tables);
+        Stream.of(
+                        "terms",
+                        "calendar_days",
+                        "spans",
+                        "binding_dates",
+                        "openings",
+                        "instructors",
+                        "seat_pools",
+                        "held_seats",
+                        "sections",
+                        "section_instructors",
+                        "cross_listings",
+                        "meetings",
+                        "exams",
+                        "companions")
+                .forEach(rows::clear);
+        Stream.of("notes", "restrictions")
+                .forEach(table ->
+                        rows.removeIf(table, row -> row.optionalText("entry").isPresent()));
+        return rows;
+    }
+
+    private static void noClasses(Rows rows, String term, String first, int days, String label) {
+        for (int i = 0; i < days; i++) {
+            rows.add("calendar_days", term, date(first).plusDays(i), null, label);
+        }
+    }
+
+    private static void span(Rows rows, String term, String code, String name, String first, String last, String mark) {
+        rows.add("spans", term, code, name, date(first), date(last), mark);
+    }
+
+    private static void openings(Rows rows, String term, String first) {
+        rows.add("openings", "from-60", term, "60 credits and more", 60, null, date(first), LocalTime.of(8, 0));
+        rows.add(
+                "openings",
+                "from-1",
+                term,
+                "1 to 59 credits",
+                1,
+                59,
+                date(first).plusDays(3),
+                LocalTime.of(8, 0));
+        rows.add("openings", "new", term, "New students", 0, 0, date(first).plusDays(7), LocalTime.of(8, 0));
+        rows.add(
+                "binding_dates",
+                "add",
+                term,
+                null,
+                "add",
+                "Last day to add",
+                "share",
+                null,
+                new BigDecimal("0.1"),
+                null);
+        rows.add(
+                "binding_dates",
+                "drop",
+                term,
+                null,
+                "drop",
+                "Last day to drop without a mark",
+                "share",
+                null,
+                new BigDecimal("0.3"),
+                null);
+    }
+
+    private static List<LocalDate> days(String... dates) {
+        return Stream.of(dates).map(LocalDate::parse).toList();
+    }
+
+    private static LocalDate date(String date) {
+        return LocalDate.parse(date);
+    }
+}
