@@ -1,6 +1,5 @@
 package ample.ledger.core.edition;
 
-import ample.ledger.core.calendar.TermCalendar;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
 import java.util.List;
@@ -13,10 +12,12 @@ final class CompanionsOutOfReach {
     private CompanionsOutOfReach() {}
 
     static Stream<Warning> of(Schedule schedule) {
+        Overlaps overlaps = new Overlaps(schedule.term().calendar());
         return schedule.sections().stream()
                 .filter(section -> section.companion().isPresent() && !section.cancelled())
                 .filter(companion -> leads(schedule, companion).stream()
-                        .allMatch(lead -> clash(lead, companion, schedule.term().calendar())))
+                        .noneMatch(lead -> overlaps.dates(lead.meetings(), companion.meetings())
+                                .isEmpty()))
                 .map(companion -> Warning.ofSections(
                         Warning.Kind.COMPANION_OUT_OF_REACH, sentence(schedule, companion), companion));
     }
@@ -33,11 +34,5 @@ final class CompanionsOutOfReach {
         return schedule.leadsOf(companion).stream()
                 .filter(lead -> !lead.cancelled())
                 .toList();
-    }
-
-    private static boolean clash(Section one, Section other, TermCalendar calendar) {
-        List<Occurrence> others = Occurrence.of(other, calendar).toList();
-        return Occurrence.of(one, calendar)
-                .anyMatch(occurrence -> others.stream().anyMatch(occurrence::overlaps));
     }
 }

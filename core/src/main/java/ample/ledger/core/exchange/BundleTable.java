@@ -65,6 +65,22 @@ public record BundleTable(TableSchema schema, List<Row> rows) {
                     .toList();
         }
 
+        /** What the cells at these places say together: equal for rows that agree in them; null where one is empty. */
+        @Nullable Object keyAt(int[] places) {
+            if (places.length == 1) {
+                return cells[places[0]];
+            }
+            Object[] key = new Object[places.length];
+            for (int i = 0; i < places.length; i++) {
+                Object cell = cells[places[i]];
+                if (cell == null) {
+                    return null;
+                }
+                key[i] = cell;
+            }
+            return List.of(key);
+        }
+
         /** A fault that points at one cell of this row. */
         public Fault fault(String column, String sentence) {
             Object cell = cell(column);
@@ -77,7 +93,9 @@ public record BundleTable(TableSchema schema, List<Row> rows) {
         }
 
         private @Nullable Object cell(String column) {
-            return cells[schema.indexOf(column).orElseThrow()];
+            return cells[
+                    schema.indexOf(column)
+                            .orElseThrow(() -> new NoSuchElementException(schema.name() + " has no column " + column))];
         }
     }
 }

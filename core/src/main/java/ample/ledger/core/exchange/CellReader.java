@@ -6,6 +6,7 @@ import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /** Reads the text of one cell as its column says, or says what would be right. */
@@ -24,6 +25,12 @@ final class CellReader {
     }
 
     private static final int LONGEST_CELL = 10_000;
+
+    private static final Pattern TIME = Pattern.compile("[0-9]{2}:[0-9]{2}");
+
+    // The bounds on length keep exponents and endless digits out before they cost anything.
+    private static final Pattern WHOLE = Pattern.compile("-?[0-9]{1,9}");
+    private static final Pattern DECIMAL = Pattern.compile("-?[0-9]{1,9}(\\.[0-9]{1,9})?");
 
     private CellReader() {}
 
@@ -56,7 +63,7 @@ final class CellReader {
             case NUMBER -> number(column, text, "a number", false);
             case DATE -> date(column, text);
             case TIME ->
-                text.matches("\\d{2}:\\d{2}") && ClockTime.parse(text).isPresent()
+                TIME.matcher(text).matches() && ClockTime.parse(text).isPresent()
                         ? Reading.of(ClockTime.parse(text).orElseThrow())
                         : Reading.faulty("It is not a time from 00:00 to 23:59, as hh:mm" + forExample(column));
             case BOOLEAN ->
@@ -78,8 +85,7 @@ final class CellReader {
     }
 
     private static Reading number(Column column, String text, String wanted, boolean whole) {
-        // The length bound keeps exponents and endless digits out before they cost anything.
-        if (!text.matches(whole ? "-?[0-9]{1,9}" : "-?[0-9]{1,9}(\\.[0-9]{1,9})?")) {
+        if (!(whole ? WHOLE : DECIMAL).matcher(text).matches()) {
             return Reading.faulty("It is not " + wanted + forExample(column));
         }
         BigDecimal number = new BigDecimal(text);

@@ -2,22 +2,37 @@ package ample.ledger.core.exchange;
 
 import java.math.BigDecimal;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
 /**
  * What one table of the bundle looks like: the part of a Table Schema that this program acts on.
- *
- * @param primaryKey names of the columns that tell its rows apart
  */
-public record TableSchema(
-        String name, String path, List<Column> columns, List<String> primaryKey, List<ForeignKey> foreignKeys) {
+public final class TableSchema {
 
-    public TableSchema {
-        columns = List.copyOf(columns);
-        primaryKey = List.copyOf(primaryKey);
-        foreignKeys = List.copyOf(foreignKeys);
+    private final String name;
+    private final String path;
+    private final List<Column> columns;
+    private final List<String> primaryKey;
+    private final List<ForeignKey> foreignKeys;
+    private final Map<String, Integer> places;
+
+    /** @param primaryKey names of the columns that tell its rows apart */
+    TableSchema(String name, String path, List<Column> columns, List<String> primaryKey, List<ForeignKey> foreignKeys) {
+        this.name = name;
+        this.path = path;
+        this.columns = List.copyOf(columns);
+        this.primaryKey = List.copyOf(primaryKey);
+        this.foreignKeys = List.copyOf(foreignKeys);
+        this.places = IntStream.range(0, columns.size())
+                .boxed()
+                .collect(
+                        Collectors.toUnmodifiableMap(place -> columns.get(place).name(), Function.identity()));
     }
 
     /** The types of cells, as Table Schema names them. */
@@ -60,14 +75,36 @@ public record TableSchema(
         }
     }
 
+    public String name() {
+        return name;
+    }
+
+    /** The name of its file in a bundle. */
+    public String path() {
+        return path;
+    }
+
+    public List<Column> columns() {
+        return columns;
+    }
+
+    /** The names of the columns that tell its rows apart. */
+    public List<String> primaryKey() {
+        return primaryKey;
+    }
+
+    public List<ForeignKey> foreignKeys() {
+        return foreignKeys;
+    }
+
     /** Where the column stands, from 0; empty when the table has no such column. */
     public Optional<Integer> indexOf(String column) {
-        for (int i = 0; i < columns.size(); i++) {
-            if (columns.get(i).name().equals(column)) {
-                return Optional.of(i);
-            }
-        }
-        return Optional.empty();
+        return Optional.ofNullable(places.get(column));
+    }
+
+    /** Where these columns of the table stand, from 0. */
+    int[] placesOf(List<String> wanted) {
+        return wanted.stream().mapToInt(places::get).toArray();
     }
 
     public List<String> columnNames() {

@@ -1,6 +1,7 @@
 package ample.ledger.core.schedule;
 
 import java.util.Comparator;
+import java.util.regex.Pattern;
 
 /**
  * The code of a course: its subject and its number, such as GLAC and 240d. Ordered by subject, then by the digits of
@@ -11,12 +12,14 @@ import java.util.Comparator;
  */
 public record CourseCode(String subject, String number) implements Comparable<CourseCode> {
 
+    private static final Pattern NUMBER = Pattern.compile("[0-9]{1,6}\\p{L}{0,4}");
+
     private static final Comparator<CourseCode> ORDER = Comparator.comparing(CourseCode::subject)
             .thenComparingInt(CourseCode::digits)
             .thenComparing(CourseCode::number);
 
     public CourseCode {
-        if (!number.matches("[0-9]{1,6}\\p{L}{0,4}")) {
+        if (!NUMBER.matcher(number).matches()) {
             throw new IllegalArgumentException(
                     "A course number is 1 to 6 digits and up to 4 letters after them, not “" + number + "”");
         }
@@ -24,7 +27,11 @@ public record CourseCode(String subject, String number) implements Comparable<Co
 
     /** The leading digits of the number, as in 240 of 240d. */
     public int digits() {
-        return Integer.parseInt(number.replaceFirst("\\p{L}+$", ""));
+        int end = 0;
+        while (end < number.length() && Character.isDigit(number.charAt(end))) {
+            end++;
+        }
+        return Integer.parseInt(number, 0, end, 10);
     }
 
     @Override

@@ -2,7 +2,10 @@ package ample.ledger.web.posting;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.tuple;
 
+import ample.ledger.core.edition.Edition;
+import ample.ledger.core.exchange.ScheduleBundle;
 import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.store.Editions;
 import ample.ledger.store.TestDatabase;
@@ -13,6 +16,8 @@ import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.springframework.boot.SpringApplication;
@@ -29,7 +34,7 @@ class PostingAtStartTest {
     @Test
     void aFaultyBundleSaysWhyAndChangesNothing() throws IOException {
         post(Schedules.kernel()).close();
-        copyOfTheDemo("sections.csv", ",lecture,tidewall,", ",lecure,moon,");
+        copyOfTheKernel("sections.csv", ",lecture,tidewall,", ",lecure,moon,");
 
         String said = standardErrorOf(() -> assertThatThrownBy(() -> post(folder)));
 
@@ -46,7 +51,7 @@ class PostingAtStartTest {
     @Test
     void aCorrectedBundleBecomesTheNextEdition() throws IOException {
         post(Schedules.kernel()).close();
-        copyOfTheDemo("courses.csv", "How Tides Work", "How Tides Really Work");
+        copyOfTheKernel("courses.csv", "How Tides Work", "How Tides Really Work");
 
         try (var context = post(folder)) {
             Editions editions = context.getBean(Editions.class);
@@ -59,14 +64,35 @@ class PostingAtStartTest {
     }
 
     @Test
-    void theDemoDoesNotComeBackOverWhatWasPostedSince() throws IOException {
-        start("--ledger.demo=" + Schedules.kernel()).close();
-        copyOfTheDemo("courses.csv", "How Tides Work", "How Tides Really Work");
-        post(folder).close();
+    void aCheckSaysWhatItFindsAndPostsNothing() throws IOException {
+        copyOfTheKernel("companions.csv", "lab,40129", "lab,40139");
+        try (var context = start("--ledger.post=" + folder, "--ledger.check=true")) {
+            assertThat(context.getBean(Editions.class).allCurrent()).isEmpty();
+        }
+    }
 
-        try (var context = start("--ledger.demo=" + Schedules.kernel())) {
+    @Test
+    void theDemoIsPostedOnceAndDoesNotComeBackOverWhatWasPostedSince() throws IOException {
+        String demo = "--ledger.demo=" + Schedules.repository().resolve("demo/bundles");
+        try (var context = start(demo)) {
+            Editions editions = context.getBean(Editions.class);
+            assertThat(editions.allCurrent())
+                    .extracting(Edition::term, Edition::number)
+                    .containsExactly(
+                            tuple("autumn-2031", 3),
+                            tuple("quarter-autumn-2031", 1),
+                            tuple("spring-2032", 1),
+                            tuple("summer-2032", 1));
+            assertThat(editions.allCurrent())
+                    .allSatisfy(edition -> assertThat(
+                                    ScheduleBundle.of(editions.tables(edition)).checksum())
+                            .isEqualTo(edition.checksum()));
+        }
+        post(Schedules.kernel()).close();
+
+        try (var context = start(demo)) {
             assertThat(context.getBean(Editions.class).current("autumn-2031"))
-                    .hasValueSatisfying(edition -> assertThat(edition.number()).isEqualTo(2));
+                    .hasValueSatisfying(edition -> assertThat(edition.number()).isEqualTo(4));
         }
     }
 
@@ -74,19 +100,19 @@ class PostingAtStartTest {
         return start("--ledger.post=" + bundle);
     }
 
-    private ConfigurableApplicationContext start(String option) {
-        return SpringApplication.run(
-                LedgerApplication.class,
+    private ConfigurableApplicationContext start(String... options) {
+        List<String> arguments = new ArrayList<>(List.of(
                 "--spring.main.web-application-type=none",
                 "--spring.main.banner-mode=off",
                 "--spring.datasource.url=" + database.url(),
                 "--spring.datasource.password=" + database.appPassword(),
                 "--spring.flyway.password=" + database.ownerPassword(),
-                "--logging.level.root=error",
-                option);
+                "--logging.level.root=error"));
+        arguments.addAll(List.of(options));
+        return SpringApplication.run(LedgerApplication.class, arguments.toArray(String[]::new));
     }
 
-    private void copyOfTheDemo(String file, String from, String to) throws IOException {
+    private void copyOfTheKernel(String file, String from, String to) throws IOException {
         try (var files = Files.list(Schedules.kernel())) {
             for (Path each : (Iterable<Path>) files::iterator) {
                 Files.copy(each, folder.resolve(each.getFileName().toString()));
