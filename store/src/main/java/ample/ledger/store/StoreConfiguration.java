@@ -17,4 +17,9 @@ public class StoreConfiguration {
     Editions editions(EditionMapper mapper, DataSource dataSource, PlatformTransactionManager transactions) {
         return new Editions(mapper, dataSource, new TransactionTemplate(transactions));
     }
+
+    @Bean
+    Uploads uploads(UploadMapper mapper) {
+        return new Uploads(mapper);
+    }
 }

@@ -1,27 +1,37 @@
 package ample.ledger.web;
 
 import jakarta.servlet.DispatcherType;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnWebApplication;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
-import org.springframework.security.config.http.SessionCreationPolicy;
+import org.springframework.security.core.userdetails.User;
 import org.springframework.security.core.userdetails.UserDetailsService;
+import org.springframework.security.crypto.factory.PasswordEncoderFactories;
+import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.provisioning.InMemoryUserDetailsManager;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.authentication.LoginUrlAuthenticationEntryPoint;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+import org.springframework.security.web.servlet.util.matcher.PathPatternRequestMatcher;
+import org.springframework.security.web.util.matcher.AnyRequestMatcher;
 
 /**
- * Who may see what: anyone may read the pages listed here, and nobody anything else. Pages load only what the application
- * itself ships, and no script or style stands inside a page.
+ * Who may see what: anyone may read the pages listed here, the registrar's desk may post, and nobody may do anything else.
+ * Pages load only what the application itself ships, and no script or style stands inside a page.
  */
 @Configuration(proxyBeanMethods = false)
 @ConditionalOnWebApplication
 class SecurityConfiguration {
 
-    private static final String[] PUBLIC = {"/", "/assets/**", "/{term}", "/{term}/browse", "/{term}/section/{entry}"};
+    private static final String DESK = "DESK";
+
+    private static final String[] PUBLIC = {
+        "/", "/assets/**", "/sign-in", "/{term}", "/{term}/browse", "/{term}/section/{entry}"
+    };
 
     private static final String CONTENT_POLICY = String.join(
             "; ",
@@ -39,25 +49,42 @@ class SecurityConfiguration {
     SecurityFilterChain pages(HttpSecurity http) throws Exception {
         return http.authorizeHttpRequests(requests -> requests.dispatcherTypeMatchers(DispatcherType.ERROR)
                         .permitAll()
+                        .requestMatchers("/desk", "/desk/**")
+                        .hasRole(DESK)
                         .requestMatchers(HttpMethod.GET, PUBLIC)
                         .permitAll()
                         .requestMatchers(HttpMethod.HEAD, PUBLIC)
                         .permitAll()
                         .anyRequest()
                         .denyAll())
-                .exceptionHandling(refused -> refused
+                .formLogin(form -> form.loginPage("/sign-in")
+                        .defaultSuccessUrl("/desk")
+                        .failureUrl("/sign-in?again")
+                        .permitAll())
+                .logout(out -> out.logoutUrl("/sign-out").logoutSuccessUrl("/"))
+                .exceptionHandling(refused -> refused.defaultAuthenticationEntryPointFor(
+                                new LoginUrlAuthenticationEntryPoint("/sign-in"),
+                                PathPatternRequestMatcher.withDefaults().matcher("/desk/**"))
                         // What nobody may see is not told apart from what is not there.
-                        .authenticationEntryPoint(
-                        (request, response, e) -> response.sendError(HttpStatus.NOT_FOUND.value())))
+                        .defaultAuthenticationEntryPointFor(
+                                (request, response, e) -> response.sendError(HttpStatus.NOT_FOUND.value()),
+                                AnyRequestMatcher.INSTANCE))
                 .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
                         .referrerPolicy(policy -> policy.policy(ReferrerPolicy.SAME_ORIGIN)))
-                .sessionManagement(session -> session.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
                 .build();
     }
 
-    /** Nobody signs in yet. Without this, Spring Boot would make up a user. */
+    /** The one account there is: {@code desk}, where the option {@code ledger.desk-password} gives it a password. */
     @Bean
-    UserDetailsService nobody() {
-        return new InMemoryUserDetailsManager();
+    UserDetailsService accounts(@Value("${ledger.desk-password}") String password) {
+        InMemoryUserDetailsManager accounts = new InMemoryUserDetailsManager();
+        if (!password.isBlank()) {
+            PasswordEncoder encoder = PasswordEncoderFactories.createDelegatingPasswordEncoder();
+            accounts.createUser(User.withUsername("desk")
+                    .password(encoder.encode(password))
+                    .roles(DESK)
+                    .build());
+        }
+        return accounts;
     }
 }

@@ -64,6 +64,7 @@ public final class RunningLedger implements BeforeAllCallback, ParameterResolver
                 "--spring.flyway.password=" + database.ownerPassword(),
                 "--ledger.post=" + Schedules.kernel(),
                 "--ledger.note=The demo",
+                "--ledger.desk-password=neap tide",
                 "--ledger.clock=2031-06-17T08:41:00Z",
                 "--logging.level.root=warn",
                 "--spring.main.banner-mode=off");

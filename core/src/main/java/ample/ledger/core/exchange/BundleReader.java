@@ -11,16 +11,17 @@ import java.nio.charset.CodingErrorAction;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * Reads a schedule bundle from a folder or a zip: every table of the format, as CSV in UTF-8, with or without a byte-order
  * mark.
  *
- * <p>Reports every fault it can find in one go, and gives tables only where there is none.
+ * <p>Reports every fault of its cells and keys in one go.
  */
 final class BundleReader {
 
@@ -31,6 +32,15 @@ final class BundleReader {
 
     private final BundleFormat format = BundleFormat.current();
     private final List<Fault> faults = new ArrayList<>();
+
+    /**
+     * What came of a bundle.
+     *
+     * @param tables the sound rows, which name only each other
+     * @param faults of all the others; empty when every row is sound
+     * @param incomplete the names of the tables that lack a row for its fault
+     */
+    record Reading(BundleTables tables, List<Fault> faults, Set<String> incomplete) {}
 
     /** What is done with the text of one file. */
     private interface Use<T> {
@@ -44,12 +54,12 @@ final class BundleReader {
     }
 
     /**
-     * The tables of the bundle at {@code path}, a folder or a zip.
+     * What the bundle at {@code path}, a folder or a zip, says as far as it is sound.
      *
-     * @throws FaultyBundleException naming every fault, the first thousand where there are more
+     * @throws FaultyBundleException when it is no bundle at all, or has a thousand faults and more
      * @throws UncheckedIOException when the disk cannot be read
      */
-    static BundleTables read(Path path, Progress progress) {
+    static Reading read(Path path, Progress progress) {
         try (BundleFiles files = BundleFiles.of(path)) {
             return new BundleReader(progress).read(files);
         } catch (RefusedException refused) {
@@ -59,30 +69,33 @@ final class BundleReader {
         }
     }
 
-    private BundleTables read(BundleFiles files) throws IOException {
+    private Reading read(BundleFiles files) throws IOException {
         use(files, BundleFormat.DESCRIPTOR, BundleReader::everything)
                 .ifPresent(descriptor -> format.faultsOf(descriptor).forEach(this::report));
-        stopIfFaulty();
-        Map<String, BundleTable> tables = new LinkedHashMap<>();
+        if (!faults.isEmpty()) {
+            // Whatever it is, it is not this format; what its tables lack would be beside the point.
+            throw new FaultyBundleException(faults);
+        }
+        List<TableReading> readings = new ArrayList<>();
         for (TableSchema schema : format.tables()) {
             TableReader table = new TableReader(schema, progress, this::report);
-            use(files, schema.path(), table::read).ifPresent(read -> tables.put(schema.name(), read));
+            readings.add(use(files, schema.path(), table::read).orElseGet(() -> TableReading.none(schema)));
         }
-        stopIfFaulty();
-        tables.values().forEach(table -> KeyChecks.faultsOf(table, tables).forEach(this::report));
-        stopIfFaulty();
-        return new BundleTables(tables);
+        Map<String, BundleTable> sound = KeyChecks.check(readings, this::report);
+        Set<String> incomplete = readings.stream()
+                .filter(reading -> !reading.sound()
+                        || reading.table().rows().size()
+                                != sound.get(reading.table().schema().name())
+                                        .rows()
+                                        .size())
+                .map(reading -> reading.table().schema().name())
+                .collect(Collectors.toSet());
+        return new Reading(new BundleTables(sound), List.copyOf(faults), incomplete);
     }
 
     private void report(Fault fault) {
         faults.add(fault);
         if (faults.size() >= MOST_FAULTS) {
-            throw new FaultyBundleException(faults);
-        }
-    }
-
-    private void stopIfFaulty() {
-        if (!faults.isEmpty()) {
             throw new FaultyBundleException(faults);
         }
     }

@@ -80,7 +80,7 @@ final class CourseAssembler {
                 .map(row -> new CreditShare(row.text("term"), row.number("credits")))
                 .toList();
         BigDecimal sum = found.stream().map(CreditShare::credits).reduce(BigDecimal.ZERO, BigDecimal::add);
-        if (!found.isEmpty() && sum.compareTo(credits) != 0) {
+        if (!found.isEmpty() && rows.complete("credit_shares") && sum.compareTo(credits) != 0) {
             throw new Unfit(
                     "credits",
                     "Its shares in credit_shares.csv add up to %s; they must add up to its credits."

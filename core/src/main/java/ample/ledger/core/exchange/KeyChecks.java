@@ -2,34 +2,70 @@ package ample.ledger.core.exchange;
 
 import ample.ledger.core.exchange.TableSchema.ForeignKey;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Consumer;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
-/** That no two rows of a table are the same one, and that rows name only rows that are there. */
+/**
+ * That no two rows of a table are the same one, and that rows name only rows that are there. What a row of its own fault
+ * made unreadable is not complained of a second time.
+ */
 final class KeyChecks {
 
-    private KeyChecks() {}
+    private final Map<String, TableReading> readings;
+    private final Consumer<Fault> report;
+    private final Map<String, BundleTable> sound = new LinkedHashMap<>();
 
-    /** Cost: one pass over the table and one over each table it refers to. */
-    static List<Fault> faultsOf(BundleTable table, Map<String, BundleTable> all) {
-        List<Fault> faults = new ArrayList<>();
-        checkPrimaryKey(table, faults);
-        table.schema().foreignKeys().forEach(key -> checkForeignKey(table, key, all.get(key.table()), faults));
-        return faults;
+    private KeyChecks(Collection<TableReading> readings, Consumer<Fault> report) {
+        this.readings = readings.stream()
+                .collect(Collectors.toMap(reading -> reading.table().schema().name(), reading -> reading));
+        this.report = report;
     }
 
-    private static void checkPrimaryKey(BundleTable table, List<Fault> faults) {
-        List<String> primaryKey = table.schema().primaryKey();
-        int[] places = table.schema().placesOf(primaryKey);
+    /**
+     * Reports every fault, and gives the tables without the rows that have one or that name such a row.
+     *
+     * @param readings each after those that it refers to
+     */
+    static Map<String, BundleTable> check(Collection<TableReading> readings, Consumer<Fault> report) {
+        KeyChecks checks = new KeyChecks(readings, report);
+        readings.forEach(checks::check);
+        return checks.sound;
+    }
+
+    /** Cost: one pass over the table and one over each table it refers to. */
+    private void check(TableReading reading) {
+        BundleTable table = reading.table();
+        Set<BundleTable.Row> unsound = new HashSet<>();
+        primaryKey(reading, unsound);
+        table.schema().foreignKeys().forEach(key -> foreignKey(table, key, unsound));
+        sound.put(
+                table.schema().name(),
+                unsound.isEmpty()
+                        ? table
+                        : new BundleTable(
+                                table.schema(),
+                                table.rows().stream()
+                                        .filter(row -> !unsound.contains(row))
+                                        .toList()));
+    }
+
+    private void primaryKey(TableReading reading, Set<BundleTable.Row> unsound) {
+        List<String> primaryKey = reading.table().schema().primaryKey();
+        int[] places = reading.table().schema().placesOf(primaryKey);
         Map<Object, Integer> seen = new HashMap<>();
-        for (BundleTable.Row row : table.rows()) {
+        for (BundleTable.Row row : reading.table().rows()) {
             Integer earlier = seen.putIfAbsent(row.keyAt(places), row.line());
             if (earlier != null) {
-                faults.add(row.fault(
+                unsound.add(row);
+                report.accept(row.fault(
                         primaryKey.get(primaryKey.size() - 1),
                         "Row %d has the same %s; each may stand only once."
                                 .formatted(earlier, String.join(", ", primaryKey))));
@@ -37,21 +73,46 @@ final class KeyChecks {
         }
     }
 
-    private static void checkForeignKey(BundleTable table, ForeignKey key, BundleTable target, List<Fault> faults) {
-        int[] references = target.schema().placesOf(key.references());
-        Set<Object> known = new HashSet<>();
-        target.rows().forEach(row -> known.add(row.keyAt(references)));
+    private void foreignKey(BundleTable table, ForeignKey key, Set<BundleTable.Row> unsound) {
+        TableReading target = readings.get(key.table());
+        int[] references = target.table().schema().placesOf(key.references());
         int[] places = table.schema().placesOf(key.columns());
+        Set<Object> known = keys(sound.get(key.table()).rows().stream(), references);
+        List<BundleTable.Row> dangling = new ArrayList<>();
         for (BundleTable.Row row : table.rows()) {
             Object named = row.keyAt(places);
             if (named != null && !known.contains(named)) {
-                String what =
-                        row.key(key.columns()).stream().map(String::valueOf).collect(Collectors.joining(" "));
-                faults.add(row.fault(
-                        key.columns().get(key.columns().size() - 1),
-                        "%s has no row for %s; add it there, or name one that is there."
-                                .formatted(target.schema().path(), what)));
+                dangling.add(row);
             }
         }
+        if (dangling.isEmpty()) {
+            return;
+        }
+        unsound.addAll(dangling);
+        Set<Object> faulty = keys(Stream.concat(target.faulty().stream(), target.table().rows().stream()), references);
+        boolean unreadable = target.faulty().stream().anyMatch(row -> row.keyAt(references) == null) || !target.whole();
+        if (!unreadable) {
+            dangling.stream()
+                    .filter(row -> !faulty.contains(row.keyAt(places)))
+                    .forEach(row -> report.accept(row.fault(
+                            key.columns().get(key.columns().size() - 1),
+                            "%s has no row for %s; add it there, or name one that is there."
+                                    .formatted(
+                                            target.table().schema().path(),
+                                            row.key(key.columns()).stream()
+                                                    .map(String::valueOf)
+                                                    .collect(Collectors.joining(" "))))));
+        }
+    }
+
+    private static Set<Object> keys(Stream<BundleTable.Row> rows, int[] places) {
+        Set<Object> keys = new HashSet<>();
+        rows.forEach(row -> {
+            Object key = row.keyAt(places);
+            if (key != null) {
+                keys.add(key);
+            }
+        });
+        return keys;
     }
 }

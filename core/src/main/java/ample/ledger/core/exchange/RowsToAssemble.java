@@ -5,8 +5,10 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -16,10 +18,18 @@ import org.jspecify.annotations.Nullable;
 final class RowsToAssemble {
 
     private final BundleTables tables;
+    private final Set<String> incomplete;
     private final List<Fault> faults = new ArrayList<>();
 
-    RowsToAssemble(BundleTables tables) {
+    /** @param incomplete the names of tables that lack rows, which had faults of their own */
+    RowsToAssemble(BundleTables tables, Set<String> incomplete) {
         this.tables = tables;
+        this.incomplete = Set.copyOf(incomplete);
+    }
+
+    /** Whether every row of these tables is here, so that it can be judged what they say together. */
+    boolean complete(String... names) {
+        return Stream.of(names).noneMatch(incomplete::contains);
     }
 
     /** Every fault met so far. */

@@ -31,6 +31,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.regex.PatternSyntaxException;
 import java.util.stream.Collectors;
@@ -46,8 +47,8 @@ final class ScheduleAssembler {
 
     private final RowsToAssemble rows;
 
-    private ScheduleAssembler(BundleTables tables) {
-        rows = new RowsToAssemble(tables);
+    private ScheduleAssembler(BundleTables tables, Set<String> incomplete) {
+        rows = new RowsToAssemble(tables, incomplete);
     }
 
     /**
@@ -56,7 +57,24 @@ final class ScheduleAssembler {
      * @throws FaultyBundleException naming every fault
      */
     static Schedule assemble(BundleTables tables) {
-        return new ScheduleAssembler(tables).schedule();
+        return new ScheduleAssembler(tables, Set.of()).schedule();
+    }
+
+    /**
+     * What more is wrong with tables that lack some rows, which had faults of their own.
+     *
+     * @param incomplete the names of those tables
+     */
+    static List<Fault> faultsOf(BundleTables tables, Set<String> incomplete) {
+        if (incomplete.contains("institution") || incomplete.contains("terms")) {
+            return List.of();
+        }
+        try {
+            new ScheduleAssembler(tables, incomplete).schedule();
+            return List.of();
+        } catch (FaultyBundleException more) {
+            return more.faults();
+        }
     }
 
     private Schedule schedule() {

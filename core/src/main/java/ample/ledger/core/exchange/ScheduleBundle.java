@@ -5,7 +5,9 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
+import java.util.ArrayList;
 import java.util.HexFormat;
+import java.util.List;
 
 /**
  * A bundle without a fault: its tables, the schedule that they state, and the checksum of what they say.
@@ -30,7 +32,13 @@ public record ScheduleBundle(BundleTables tables, Schedule schedule, String chec
      * @throws java.io.UncheckedIOException when the disk cannot be read
      */
     public static ScheduleBundle read(Path path, Progress progress) {
-        return of(BundleReader.read(path, progress));
+        BundleReader.Reading reading = BundleReader.read(path, progress);
+        if (reading.faults().isEmpty()) {
+            return of(reading.tables());
+        }
+        List<Fault> all = new ArrayList<>(reading.faults());
+        all.addAll(ScheduleAssembler.faultsOf(reading.tables(), reading.incomplete()));
+        throw new FaultyBundleException(all);
     }
 
     /**

@@ -177,6 +177,9 @@ final class SectionAssembler {
 
     /** Cost: one pass over the listings and one over the sections. */
     private Map<String, CrossListing> listings() {
+        if (!rows.complete("sections", "cross_listings")) {
+            return Map.of();
+        }
         Map<String, String> poolOf = rows.of("sections").stream()
                 .collect(Collectors.toMap(row -> row.text("entry"), row -> row.text("pool")));
         Map<String, List<BundleTable.Row>> byListing =

@@ -9,6 +9,7 @@ import de.siegmar.fastcsv.reader.FieldMismatchStrategy;
 import java.io.IOException;
 import java.io.Reader;
 import java.io.UncheckedIOException;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -24,6 +25,7 @@ final class TableReader {
     private final TableSchema schema;
     private final Progress progress;
     private final Consumer<Fault> report;
+    private final List<BundleTable.Row> faulty = new ArrayList<>();
     private int reported;
 
     TableReader(TableSchema schema, Progress progress, Consumer<Fault> report) {
@@ -36,8 +38,9 @@ final class TableReader {
     }
 
     /** @throws IOException when the file cannot be read on, bad encoding included */
-    BundleTable read(Reader csv) throws IOException {
+    TableReading read(Reader csv) throws IOException {
         TableBuilder rows = new TableBuilder(schema);
+        boolean whole = false;
         try (CsvReader<CsvRecord> reader = CsvReader.builder()
                 .commentStrategy(CommentStrategy.NONE)
                 .skipEmptyLines(true)
@@ -59,6 +62,7 @@ final class TableReader {
                     }
                 }
             }
+            whole = places != null;
             if (places == null && reported == 0) {
                 report.accept(Fault.of(
                         schema.path(),
@@ -69,11 +73,12 @@ final class TableReader {
             if (e.getCause() instanceof IOException unreadable) {
                 throw unreadable;
             }
+            whole = false;
             report.accept(Fault.of(schema.path(), "It cannot be read as CSV after RFC 4180: " + e.getMessage() + "."));
         } catch (UncheckedIOException e) {
             throw e.getCause();
         }
-        return rows.build();
+        return new TableReading(rows.build(), faulty, whole);
     }
 
     /** For each column of the schema its place in the file; null when the head has faults. */
@@ -113,6 +118,7 @@ final class TableReader {
                     "",
                     "",
                     "It has %d cells where the head has %d.".formatted(line.getFieldCount(), places.length)));
+            faulty.add(new BundleTable.Row(schema, number, new Object[places.length]));
             return;
         }
         @Nullable Object[] cells = new Object[places.length];
@@ -128,6 +134,8 @@ final class TableReader {
         }
         if (reported == before) {
             rows.add(number, cells);
+        } else {
+            faulty.add(new BundleTable.Row(schema, number, cells));
         }
     }
 

@@ -104,6 +104,29 @@ class BundleReaderTest {
                         "campuses.csv 0 ");
     }
 
+    /** Cells, keys and what only the whole can show, all in one go; and no fault is a mere echo of another. */
+    @Test
+    void faultsOfEveryKindAreReportedTogether() throws IOException {
+        replace("sections.csv", "40101,autumn-2031,TIDE,110,T1,lecture,", "40101,autumn-2031,TIDE,110,T1,lecure,");
+        replace("sections.csv", "T2,lecture,tidewall", "T2,lecture,moon");
+        replace("meetings.csv", "17:30,18:50", "18:50,17:30");
+        replace("binding_dates.csv", "share,,0.1,", "share,,,");
+
+        assertThat(faults())
+                .extracting(fault -> fault.file() + " " + fault.row() + " " + fault.column())
+                .containsExactlyInAnyOrder(
+                        "sections.csv 2 kind",
+                        "sections.csv 3 campus",
+                        "meetings.csv 4 ends",
+                        "binding_dates.csv 5 share");
+    }
+
+    private void replace(String file, String from, String to) throws IOException {
+        Path changed = folder.resolve(file);
+        Files.writeString(
+                changed, Files.readString(changed).replaceFirst(Pattern.quote(from), Matcher.quoteReplacement(to)));
+    }
+
     @Test
     void refusesAFolderThatIsNoBundle() {
         assertThat(catchThrowableOfType(

@@ -1,0 +1,164 @@
+package ample.ledger.web.desk;
+
+import ample.ledger.core.edition.Edition;
+import ample.ledger.core.exchange.BundleWriter;
+import ample.ledger.core.exchange.ScheduleBundle;
+import ample.ledger.store.Editions;
+import ample.ledger.store.PostingUnderWayException;
+import ample.ledger.store.Uploads;
+import ample.ledger.web.term.Terms;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.time.Clock;
+import java.util.Optional;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnWebApplication;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MaxUploadSizeExceededException;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** Answers the addresses of the posting desk. */
+@Controller
+@ConditionalOnWebApplication
+class DeskController {
+
+    private static final int LONGEST_NOTE = 200;
+
+    private final Editions editions;
+    private final Uploads uploads;
+    private final Terms terms;
+    private final Clock clock;
+
+    DeskController(Editions editions, Uploads uploads, Terms terms, Clock clock) {
+        this.editions = editions;
+        this.uploads = uploads;
+        this.terms = terms;
+        this.clock = clock;
+    }
+
+    @GetMapping("/sign-in")
+    String signIn() {
+        return "desk/sign-in";
+    }
+
+    @GetMapping("/desk")
+    String desk(Model model) {
+        model.addAttribute("page", DeskPages.desk(terms.all()));
+        return "desk/page";
+    }
+
+    @PostMapping("/desk/bundles")
+    String upload(@RequestParam MultipartFile bundle, RedirectAttributes told) throws IOException {
+        if (bundle.isEmpty()) {
+            return back(told, "/desk", "No file was chosen. Choose the zip of a bundle, then look it over.");
+        }
+        String name = Optional.ofNullable(bundle.getOriginalFilename()).orElse("bundle.zip");
+        String id = uploads.keep(name.substring(0, Math.min(name.length(), 100)), bundle.getBytes(), clock.instant());
+        return "redirect:/desk/bundles/" + id;
+    }
+
+    @GetMapping("/desk/bundles/{id}")
+    String check(@PathVariable String id, Model model) throws IOException {
+        UploadedBundle upload = UploadedBundle.read(find(id));
+        Optional<Edition> current = upload.bundle()
+                .flatMap(bundle -> editions.current(bundle.schedule().term().code()));
+        model.addAttribute("page", DeskPages.check(upload, current));
+        return "desk/check";
+    }
+
+    @PostMapping("/desk/bundles/{id}/post")
+    String post(@PathVariable String id, @RequestParam String note, RedirectAttributes told) throws IOException {
+        UploadedBundle upload = UploadedBundle.read(find(id));
+        if (upload.bundle().isEmpty()) {
+            return "redirect:/desk/bundles/" + id;
+        }
+        ScheduleBundle bundle = upload.bundle().get();
+        String words = note.strip();
+        Editions.Posting posting =
+                editions.post(bundle, words.substring(0, Math.min(words.length(), LONGEST_NOTE)), clock.instant());
+        uploads.putAway(id);
+        terms.refresh();
+        return back(
+                told,
+                "/desk/terms/" + posting.edition().term(),
+                posting.posted()
+                        ? "Edition %d is posted and current."
+                                .formatted(posting.edition().number())
+                        : "Edition %d says the same already; nothing has changed."
+                                .formatted(posting.edition().number()));
+    }
+
+    @PostMapping("/desk/bundles/{id}/put-away")
+    String putAway(@PathVariable String id, RedirectAttributes told) {
+        uploads.putAway(id);
+        return back(told, "/desk", "The upload was put away; nothing has changed.");
+    }
+
+    @GetMapping("/desk/terms/{term}")
+    String history(@PathVariable String term, Model model) {
+        model.addAttribute("page", DeskPages.history(terms.get(term), editions.history(term)));
+        return "desk/history";
+    }
+
+    /** The edition as a bundle again, which reads back to the same edition. */
+    @GetMapping("/desk/terms/{term}/editions/{number}.zip")
+    void takeOut(@PathVariable String term, @PathVariable int number, HttpServletResponse response) throws IOException {
+        Optional<Edition> edition = editions.numbered(term, number);
+        if (edition.isEmpty()) {
+            response.sendError(HttpStatus.NOT_FOUND.value());
+            return;
+        }
+        response.setContentType("application/zip");
+        response.setHeader("Content-Disposition", "attachment; filename=\"%s-edition-%d.zip\"".formatted(term, number));
+        BundleWriter.toZip(editions.tables(edition.get()), response.getOutputStream());
+    }
+
+    @PostMapping("/desk/terms/{term}/editions/{number}/current")
+    String makeCurrent(@PathVariable String term, @PathVariable int number, RedirectAttributes told) {
+        Optional<Edition> edition = editions.makeCurrent(term, number);
+        terms.refresh();
+        return back(
+                told,
+                "/desk/terms/" + term,
+                edition.isPresent()
+                        ? "Edition %d is current again.".formatted(number)
+                        : "There is no edition %d; nothing has changed.".formatted(number));
+    }
+
+    @ExceptionHandler
+    String underWay(PostingUnderWayException e, RedirectAttributes told) {
+        return back(told, "/desk", e.getMessage());
+    }
+
+    @ExceptionHandler
+    String tooLarge(MaxUploadSizeExceededException e, RedirectAttributes told) {
+        return back(told, "/desk", "The file is larger than 64 MB, which no zipped bundle is; nothing was kept of it.");
+    }
+
+    @ExceptionHandler
+    String gone(UploadGoneException e, RedirectAttributes told) {
+        return back(
+                told, "/desk", "That upload was posted or put away already. Upload the bundle again if it is wanted.");
+    }
+
+    private Uploads.Upload find(String id) {
+        return uploads.find(id).orElseThrow(UploadGoneException::new);
+    }
+
+    private static String back(RedirectAttributes told, String address, String message) {
+        told.addFlashAttribute("told", message);
+        return "redirect:" + address;
+    }
+
+    /** That an upload is not there any more. */
+    private static final class UploadGoneException extends RuntimeException {
+        private static final long serialVersionUID = 1L;
+    }
+}

@@ -1,0 +1,149 @@
+package ample.ledger.web.desk;
+
+import ample.ledger.core.edition.Edition;
+import ample.ledger.core.edition.Warning;
+import ample.ledger.core.exchange.BundleTables;
+import ample.ledger.core.exchange.Fault;
+import ample.ledger.core.exchange.ScheduleBundle;
+import ample.ledger.core.schedule.Schedule;
+import ample.ledger.web.term.Terms;
+import ample.ledger.web.words.Words;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+
+/** Puts together what the pages of the desk say. */
+final class DeskPages {
+
+    /** More rows of one kind than this nobody reads on a page. */
+    private static final int MOST_ROWS = 100;
+
+    private DeskPages() {}
+
+    static DeskPage desk(List<Terms.PostedTerm> terms) {
+        return new DeskPage(terms.stream()
+                .map(posted -> new DeskPage.TermRow(
+                        posted.edition().term(),
+                        posted.schedule().term().name(),
+                        posted.schedule().institution().name(),
+                        Words.number(posted.schedule().sections().size()),
+                        "Edition " + posted.edition().number() + ", " + posted.postedAt(),
+                        posted.edition().note()))
+                .toList());
+    }
+
+    static HistoryPage history(Terms.PostedTerm posted, List<Edition> editions) {
+        return new HistoryPage(
+                posted.edition().term(),
+                posted.schedule().term().name(),
+                posted.schedule().institution().name(),
+                editions.stream()
+                        .map(edition -> new HistoryPage.EditionRow(
+                                edition.number(),
+                                Words.moment(edition.postedAt()
+                                        .atZone(posted.schedule().institution().zone())),
+                                edition.note(),
+                                edition.checksum()
+                                        .substring(
+                                                0,
+                                                Math.min(12, edition.checksum().length())),
+                                edition.id() == posted.edition().id()))
+                        .toList());
+    }
+
+    /** @param current the current edition of the bundle's term */
+    static CheckPage check(UploadedBundle upload, Optional<Edition> current) {
+        return upload.bundle().map(bundle -> sound(upload, bundle, current)).orElseGet(() -> faulty(upload));
+    }
+
+    private static CheckPage faulty(UploadedBundle upload) {
+        int count = upload.faults().size();
+        return new CheckPage(
+                upload.id(),
+                upload.fileName(),
+                false,
+                Words.count(count, "fault") + " in " + upload.fileName(),
+                "Nothing of it was taken. Mend " + (count == 1 ? "it" : "them") + " and upload the bundle again.",
+                List.of(),
+                upload.faults().stream().map(DeskPages::row).toList(),
+                List.of());
+    }
+
+    private static CheckPage.FaultRow row(Fault fault) {
+        return new CheckPage.FaultRow(
+                fault.file(),
+                fault.row() == 0 ? "" : String.valueOf(fault.row()),
+                fault.column(),
+                fault.value().isEmpty() ? null : fault.value(),
+                fault.sentence());
+    }
+
+    private static CheckPage sound(UploadedBundle upload, ScheduleBundle bundle, Optional<Edition> current) {
+        Schedule schedule = bundle.schedule();
+        boolean same =
+                current.map(Edition::checksum).filter(bundle.checksum()::equals).isPresent();
+        String warned = upload.warnings().isEmpty()
+                ? "Nothing in it looks unintended."
+                : Words.count(upload.warnings().size(), "warning")
+                        + ": they do not keep it from being posted, but look at them first.";
+        return new CheckPage(
+                upload.id(),
+                upload.fileName(),
+                !same,
+                schedule.term().name() + " of " + schedule.institution().name(),
+                same
+                        ? "It says the same as edition %d, which is current; there is nothing to post."
+                                .formatted(current.orElseThrow().number())
+                        : warned,
+                facts(schedule, current),
+                List.of(),
+                groups(upload.warnings(), bundle.tables()));
+    }
+
+    private static List<CheckPage.Fact> facts(Schedule schedule, Optional<Edition> current) {
+        long cancelled = schedule.sections().stream()
+                .filter(section -> section.cancelled())
+                .count();
+        return List.of(
+                new CheckPage.Fact(
+                        "It would become",
+                        "edition "
+                                + current.map(edition -> "after " + edition.number())
+                                        .orElse("1")),
+                new CheckPage.Fact("Sections", Words.number(schedule.sections().size())),
+                new CheckPage.Fact("of them cancelled", Words.number((int) cancelled)),
+                new CheckPage.Fact("Courses", Words.number(schedule.courses().size())),
+                new CheckPage.Fact("Subjects", Words.number(schedule.subjects().size())),
+                new CheckPage.Fact("Dates", Words.dates(schedule.term().dates())));
+    }
+
+    private static List<CheckPage.WarningGroup> groups(List<Warning> warnings, BundleTables tables) {
+        Map<Warning.Kind, List<Warning>> byKind =
+                warnings.stream().collect(Collectors.groupingBy(Warning::kind, TreeMap::new, Collectors.toList()));
+        List<CheckPage.WarningGroup> groups = new ArrayList<>();
+        byKind.forEach((kind, all) -> groups.add(new CheckPage.WarningGroup(
+                kind.label(),
+                kind.why(),
+                all.size() <= MOST_ROWS
+                        ? String.valueOf(all.size())
+                        : "%s, the first %d here".formatted(Words.number(all.size()), MOST_ROWS),
+                all.stream()
+                        .limit(MOST_ROWS)
+                        .map(warning ->
+                                new CheckPage.WarningRow(warning.about(), warning.sentence(), where(warning, tables)))
+                        .toList())));
+        return groups;
+    }
+
+    private static String where(Warning warning, BundleTables tables) {
+        List<Integer> lines = warning.lines(tables);
+        return "%s.csv, %s %s"
+                .formatted(
+                        warning.table(),
+                        lines.size() == 1 ? "row" : "rows",
+                        lines.stream().map(String::valueOf).collect(Collectors.joining(" and ")));
+    }
+}

@@ -1,0 +1,10 @@
+package ample.ledger.web.desk;
+
+import java.util.List;
+
+/** What stands on the page of one term: every edition of it, the latest first. */
+record HistoryPage(String term, String name, String institution, List<EditionRow> editions) {
+
+    /** @param checksum its first twelve digits, enough to tell editions apart by eye */
+    record EditionRow(int number, String postedAt, String note, String checksum, boolean current) {}
+}
