@@ -7,10 +7,13 @@ import ample.ledger.core.edition.Edition;
 import ample.ledger.core.exchange.BundleFormat;
 import ample.ledger.core.exchange.BundleTable;
 import ample.ledger.core.exchange.BundleTables;
+import ample.ledger.core.exchange.BundleWriter;
 import ample.ledger.core.exchange.FaultyBundleException;
 import ample.ledger.core.exchange.ScheduleBundle;
 import ample.ledger.core.exchange.TableSchema;
 import ample.ledger.core.fixtures.Schedules;
+import java.io.IOException;
+import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.sql.Statement;
@@ -240,15 +243,21 @@ class EditionsTest {
         return changed(bundle, "institution", 1, name);
     }
 
-    private static ScheduleBundle changed(ScheduleBundle bundle, String table, int column, String value) {
-        BundleTable institution = bundle.tables().tables().get(table);
-        BundleTable.Row row = institution.rows().get(0);
-        Object[] cells = row.cells().clone();
+    /** The same tables with another cell in the first row of one. */
+    private static ScheduleBundle changed(ScheduleBundle bundle, String name, int column, String value) {
+        BundleTable table = bundle.tables().tables().get(name);
+        List<BundleTable.Row> rows = new ArrayList<>(table.rows());
+        Object[] cells = rows.get(0).cells().clone();
         cells[column] = value;
-        return ScheduleBundle.of(with(
-                bundle.tables(),
-                new BundleTable(
-                        institution.schema(), List.of(new BundleTable.Row(institution.schema(), row.line(), cells)))));
+        rows.set(0, new BundleTable.Row(table.schema(), rows.get(0).line(), cells));
+        return ScheduleBundle.of(with(bundle.tables(), new BundleTable(table.schema(), rows)));
+    }
+
+    /** A folder with the kernel in which a title is another. */
+    static Path corrected(Path folder) throws IOException {
+        BundleWriter.toFolder(
+                changed(KERNEL, "courses", 2, "How Tides Really Work").tables(), folder);
+        return folder;
     }
 
     private static BundleTables without(BundleTables tables, String name) {

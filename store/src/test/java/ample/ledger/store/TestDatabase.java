@@ -28,7 +28,11 @@ public record TestDatabase(String url, String ownerPassword, String appPassword)
 
     /** A new empty database, with the schema {@code ledger} and both roles, not migrated yet. */
     public static synchronized TestDatabase create() {
-        Path folder = cluster();
+        return create(cluster());
+    }
+
+    /** As {@link #create()}, in the cluster of this folder. */
+    static TestDatabase create(Path folder) {
         String name = "test_" + UUID.randomUUID().toString().replace("-", "");
         run("database", folder.toString(), name);
         Properties connection = new Properties();
@@ -79,7 +83,8 @@ public record TestDatabase(String url, String ownerPassword, String appPassword)
         return cluster;
     }
 
-    private static void run(String... arguments) {
+    /** Runs the script that looks after clusters. */
+    static void run(String... arguments) {
         List<String> command = new ArrayList<>();
         command.add(Schedules.repository().resolve("tools/postgres.sh").toString());
         command.addAll(List.of(arguments));

@@ -17,11 +17,17 @@ import org.springframework.transaction.support.TransactionTemplate;
 /** The store over a migrated database of its own, put together as the application does. */
 final class TestStore {
 
-    private final TestDatabase database = TestDatabase.create();
-    private final DataSource dataSource = database.asApplication();
+    private final TestDatabase database;
+    private final DataSource dataSource;
     private final Editions editions;
 
     TestStore() throws Exception {
+        this(TestDatabase.create());
+    }
+
+    TestStore(TestDatabase database) throws Exception {
+        this.database = database;
+        this.dataSource = database.asApplication();
         Flyway.configure()
                 .dataSource(database.asOwner())
                 .defaultSchema("ledger")
@@ -51,6 +57,10 @@ final class TestStore {
                 Statement sql = connection.createStatement()) {
             sql.execute("TRUNCATE edition CASCADE");
         }
+    }
+
+    TestDatabase database() {
+        return database;
     }
 
     /** Connections as the application's own role. */
