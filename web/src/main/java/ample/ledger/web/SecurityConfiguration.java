@@ -30,7 +30,7 @@ class SecurityConfiguration {
     private static final String DESK = "DESK";
 
     private static final String[] PUBLIC = {
-        "/", "/assets/**", "/sign-in", "/{term}", "/{term}/browse", "/{term}/section/{entry}"
+        "/", "/assets/**", "/lists/**", "/sign-in", "/{term}", "/{term}/browse", "/{term}/section/{entry}"
     };
 
     private static final String CONTENT_POLICY = String.join(

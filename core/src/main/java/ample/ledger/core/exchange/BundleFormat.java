@@ -102,13 +102,16 @@ public final class BundleFormat {
                 field.path("name").asString(),
                 TableSchema.Type.valueOf(field.path("type").asString().toUpperCase(Locale.ROOT)),
                 constraints.path("required").asBoolean(false),
-                constraints.has("pattern")
-                        ? Pattern.compile(constraints.path("pattern").asString())
-                        : null,
+                constraints.has("pattern") ? pattern(constraints.path("pattern").asString()) : null,
                 strings(constraints.path("enum")),
                 bound(constraints.path("minimum")),
                 bound(constraints.path("maximum")),
                 field.path("example").asString(""));
+    }
+
+    /** Without the anchors that other readers want: here a whole cell must match, and people read it better so. */
+    private static Pattern pattern(String anchored) {
+        return Pattern.compile(anchored.replaceAll("^\\^|\\$$", ""));
     }
 
     private static @Nullable BigDecimal bound(JsonNode node) {

@@ -16,7 +16,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.CsvFileSource;
+import org.junit.jupiter.params.provider.MethodSource;
 
 class BundleReaderTest {
 
@@ -24,12 +24,8 @@ class BundleReaderTest {
     private Path folder;
 
     @BeforeEach
-    void copyTheDemo() throws IOException {
-        try (var files = Files.list(Schedules.kernel())) {
-            for (Path file : (Iterable<Path>) files::iterator) {
-                Files.copy(file, folder.resolve(file.getFileName().toString()));
-            }
-        }
+    void copyTheKernel() throws IOException {
+        BrokenBundle.copyKernel(folder);
     }
 
     @Test
@@ -62,28 +58,13 @@ class BundleReaderTest {
                 .satisfies(subject -> assertThat(subject.name()).isEqualTo("Ice, so called \"Glaciology\""));
     }
 
-    /**
-     * One fault put into the kernel, and what must be said of it. The first {@code from} of the file is replaced; where
-     * there is none, {@code to} is added as its last line; {@code to} "gone" removes the file. The column {@code machine}
-     * says whether any reader of Table Schemas must refuse it too.
-     */
     @ParameterizedTest
-    @CsvFileSource(resources = "broken-bundles.csv", delimiter = '|', numLinesToSkip = 1, quoteCharacter = '`')
-    void saysWhatIsWrongWhereAndWhatWouldBeRight(String file, String from, String to, boolean machine, String message)
-            throws IOException {
-        Path broken = folder.resolve(file);
-        String text = Files.readString(broken);
-        if ("gone".equals(to)) {
-            Files.delete(broken);
-        } else if (from == null) {
-            Files.writeString(broken, text + to + "\n");
-        } else {
-            assertThat(text).contains(from);
-            Files.writeString(
-                    broken, text.replaceFirst(Pattern.quote(from), to == null ? "" : Matcher.quoteReplacement(to)));
-        }
+    @MethodSource("ample.ledger.core.exchange.BrokenBundle#all")
+    void saysWhatIsWrongWhereAndWhatWouldBeRight(BrokenBundle broken) throws IOException {
+        broken.make(folder.resolve("broken"));
 
-        assertThat(faults()).anySatisfy(fault -> assertThat(fault.toString()).contains(message));
+        assertThat(faultsOf(folder.resolve("broken")))
+                .anySatisfy(fault -> assertThat(fault.toString()).contains(broken.message()));
     }
 
     @Test
@@ -136,7 +117,11 @@ class BundleReaderTest {
     }
 
     private List<Fault> faults() {
-        return catchThrowableOfType(FaultyBundleException.class, () -> ScheduleBundle.read(folder))
+        return faultsOf(folder);
+    }
+
+    private static List<Fault> faultsOf(Path bundle) {
+        return catchThrowableOfType(FaultyBundleException.class, () -> ScheduleBundle.read(bundle))
                 .faults();
     }
 }

@@ -23,7 +23,9 @@ public record BrowsePage(
         Strip.Ground ground,
         List<SubjectLink> subjects,
         List<CourseBlock> courses,
-        List<Remedy> waysBack) {
+        List<Remedy> waysBack,
+        String csv,
+        String json) {
 
     /** The running account. */
     public record Account(

@@ -71,7 +71,9 @@ final class BrowsePages {
                 ground,
                 subjects(courses),
                 courses,
-                findings.waysBack().stream().map(this::wayBack).toList());
+                findings.waysBack().stream().map(this::wayBack).toList(),
+                addresses.list("csv", brief),
+                addresses.list("json", brief));
     }
 
     private BrowsePage.Account account(RunningAccount account) {

@@ -10,6 +10,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param back the address of Browse with the same brief, at this section's line
  * @param summary place and people in one line
+ * @param linkedData the section as JSON-LD, safe to stand inside the page
  */
 public record SheetPage(
         String entry,
@@ -40,7 +41,8 @@ public record SheetPage(
         List<Related> twins,
         String companionsTitle,
         List<Related> companions,
-        List<Related> siblings) {
+        List<Related> siblings,
+        String linkedData) {
 
     /**
      * One part of the code, in large letters.

@@ -2,6 +2,7 @@ package ample.ledger.web.sheet;
 
 import ample.ledger.core.browse.Brief;
 import ample.ledger.core.code.CodeKey;
+import ample.ledger.core.exchange.LinkedData;
 import ample.ledger.core.reading.ClassHours;
 import ample.ledger.core.reading.SeatAccount;
 import ample.ledger.core.schedule.Corequisite;
@@ -67,7 +68,8 @@ final class SheetPages {
                 section.meetings().stream()
                         .map(meeting -> new MeetingRow(
                                 Words.when(meeting.timing()),
-                                meeting.kind().label() + ", " + lowered(Words.where(meeting.place()))))
+                                meeting.kind().label() + ", "
+                                        + lowered(meeting.place().inWords())))
                         .toList(),
                 Words.inClass(ClassHours.of(section, schedule.term().calendar())),
                 Strip.ground(section.days(), brief),
@@ -87,7 +89,8 @@ final class SheetPages {
                 related(schedule.twinsOf(section)),
                 companionsTitle(isCompanion, goesWith),
                 related(goesWith),
-                related(siblings(goesWith)));
+                related(siblings(goesWith)),
+                LinkedData.of(section, schedule, today));
     }
 
     /** What else is asked, in the registrar's sentences; one sentence may stand for several rules. */

@@ -1,6 +1,7 @@
 package ample.ledger.web.term;
 
 import ample.ledger.core.browse.Brief;
+import ample.ledger.core.exchange.SectionList;
 import ample.ledger.core.schedule.EntryNumber;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
@@ -22,6 +23,11 @@ public record Addresses(String term) {
     /** The sheet of one section. */
     public String sheet(EntryNumber entry, Brief brief) {
         return "/" + term + "/section/" + entry + query(brief);
+    }
+
+    /** The sections that fit this brief, for programs: {@code csv} or {@code json}. */
+    public String list(String form, Brief brief) {
+        return "/lists/v" + SectionList.VERSION + "/" + term + "/sections." + form + query(brief);
     }
 
     /** The brief as the part of an address from its question mark on; empty for a brief without conditions. */

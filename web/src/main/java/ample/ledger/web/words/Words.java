@@ -91,31 +91,16 @@ public final class Words {
         return rest == 0 ? number(hours) + " h" : number(hours) + " h " + rest + " min";
     }
 
-    /** "Sluice Hall 204", "Online", "Flume House, room to be announced", "the Boathouse steps". */
-    public static String where(Place place) {
-        if (place instanceof Place.Room room) {
-            return room.building().name() + " " + room.room();
-        }
-        if (place instanceof Place.RoomToBeAnnounced in) {
-            return in.building().name() + ", room to be announced";
-        }
-        if (place instanceof Place.Named named) {
-            return named.words();
-        }
-        if (place instanceof Place.ToBeAnnounced) {
-            return "Place to be announced";
-        }
-        return "Online";
-    }
-
     /** The different places of a section's regular meetings, and its campus: "Sluice Hall 204, Tidewall". */
     public static String where(Section section) {
         List<Meeting> regular = section.meetings().stream()
                 .filter(meeting -> !(meeting.timing() instanceof Timing.Once))
                 .toList();
         List<Meeting> shown = regular.isEmpty() ? section.meetings() : regular;
-        String places =
-                shown.stream().map(meeting -> where(meeting.place())).distinct().collect(Collectors.joining("; "));
+        String places = shown.stream()
+                .map(meeting -> meeting.place().inWords())
+                .distinct()
+                .collect(Collectors.joining("; "));
         boolean onlyOnline = shown.stream().allMatch(meeting -> meeting.place() instanceof Place.Online);
         if (places.isEmpty()) {
             return "Place to be announced, " + section.campus().name();

@@ -1,0 +1,100 @@
+package ample.ledger.web.lists;
+
+import ample.ledger.core.browse.BriefAddress;
+import ample.ledger.core.exchange.LinkedData;
+import ample.ledger.core.exchange.SectionCsv;
+import ample.ledger.core.exchange.SectionJson;
+import ample.ledger.core.exchange.SectionList;
+import ample.ledger.core.schedule.EntryNumber;
+import ample.ledger.core.schedule.Section;
+import ample.ledger.web.term.Addresses;
+import ample.ledger.web.term.BriefReader;
+import ample.ledger.web.term.Terms;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.io.Writer;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+
+/** Answers the addresses that hand sections on. The conditions in an address are those of Browse. */
+@Controller
+class ListController {
+
+    private final Terms terms;
+
+    ListController(Terms terms) {
+        this.terms = terms;
+    }
+
+    /** What is done with the list that was asked for. */
+    private interface Form {
+        void write(SectionList list, Writer out) throws IOException;
+    }
+
+    @GetMapping("/lists")
+    String documentation() {
+        return "lists/page";
+    }
+
+    @GetMapping("/lists/v1/{term}/sections.csv")
+    void csv(@PathVariable String term, HttpServletRequest request, HttpServletResponse response) throws IOException {
+        answer(term, request, response, "text/csv;charset=UTF-8", SectionCsv::write);
+    }
+
+    @GetMapping("/lists/v1/{term}/sections.json")
+    void json(@PathVariable String term, HttpServletRequest request, HttpServletResponse response) throws IOException {
+        answer(term, request, response, "application/json", SectionJson::write);
+    }
+
+    @GetMapping("/lists/v1/{term}/sections/{entry}.jsonld")
+    void linkedData(@PathVariable String term, @PathVariable String entry, HttpServletResponse response)
+            throws IOException {
+        Terms.PostedTerm posted = terms.get(term);
+        Optional<Section> section = EntryNumber.parse(entry).flatMap(posted.schedule()::section);
+        if (section.isEmpty()) {
+            refuse(response, HttpStatus.NOT_FOUND, "There is no section with the entry number " + entry + ".");
+            return;
+        }
+        response.setContentType("application/ld+json;charset=UTF-8");
+        response.getWriter()
+                .write(LinkedData.of(
+                        section.get(), posted.schedule(), posted.index().today()));
+    }
+
+    private void answer(String term, HttpServletRequest request, HttpServletResponse response, String type, Form form)
+            throws IOException {
+        Terms.PostedTerm posted = terms.get(term);
+        BriefAddress.Reading reading = BriefReader.read(request, posted.schedule());
+        if (!reading.misreads().isEmpty()) {
+            refuse(
+                    response,
+                    HttpStatus.BAD_REQUEST,
+                    reading.misreads().stream()
+                            .map(misread -> "Not understood: %s=%s. %s"
+                                    .formatted(misread.parameter(), misread.value(), misread.sentence()))
+                            .collect(Collectors.joining("\n")));
+            return;
+        }
+        SectionList list = new SectionList(
+                posted.schedule(),
+                posted.edition().number(),
+                posted.edition().postedAt(),
+                Addresses.query(reading.brief()).replaceFirst("^\\?", ""),
+                posted.index().today(),
+                posted.index().find(reading.brief()).fitting());
+        response.setContentType(type);
+        response.setCharacterEncoding("UTF-8");
+        form.write(list, response.getWriter());
+    }
+
+    private static void refuse(HttpServletResponse response, HttpStatus status, String sentence) throws IOException {
+        response.setStatus(status.value());
+        response.setContentType("text/plain;charset=UTF-8");
+        response.getWriter().write(sentence + "\n");
+    }
+}
