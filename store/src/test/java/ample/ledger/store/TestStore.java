@@ -1,9 +1,12 @@
 package ample.ledger.store;
 
+import ample.ledger.core.exchange.BundleFormat;
+import ample.ledger.core.exchange.TableSchema;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.Map;
+import java.util.stream.Collectors;
 import javax.sql.DataSource;
 import org.apache.ibatis.session.Configuration;
 import org.apache.ibatis.session.SqlSessionFactory;
@@ -55,7 +58,10 @@ final class TestStore {
     void forgetEverything() throws SQLException {
         try (Connection connection = database.asOwner().getConnection();
                 Statement sql = connection.createStatement()) {
-            sql.execute("TRUNCATE edition CASCADE");
+            String tables = BundleFormat.current().tables().stream()
+                    .map(TableSchema::name)
+                    .collect(Collectors.joining(", "));
+            sql.execute("TRUNCATE current_edition, edition, " + tables);
         }
     }
 
