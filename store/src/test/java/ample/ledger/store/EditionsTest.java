@@ -12,6 +12,7 @@ import ample.ledger.core.exchange.FaultyBundleException;
 import ample.ledger.core.exchange.ScheduleBundle;
 import ample.ledger.core.exchange.TableSchema;
 import ample.ledger.core.fixtures.Schedules;
+import ample.ledger.demo.DemoBundles;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.sql.Connection;
@@ -66,6 +67,19 @@ class EditionsTest {
         assertThat(cells(editions.tables(edition))).isEqualTo(cells(KERNEL.tables()));
         assertThat(editions.schedule(edition).sections())
                 .isEqualTo(Schedules.kernelSchedule().sections());
+    }
+
+    /** Bundle, database, bundle: nothing is lost or added on the way. */
+    @ParameterizedTest
+    @ValueSource(longs = {11, 12, 13})
+    void aGeneratedBundleComesOutAsItWentIn(long seed) {
+        ScheduleBundle made = ScheduleBundle.of(new DemoBundles(Schedules.kernel(), seed).autumn(500));
+        Edition edition = editions.post(made, "", NOW).edition();
+
+        ScheduleBundle out = ScheduleBundle.of(editions.tables(edition));
+
+        assertThat(out.checksum()).isEqualTo(made.checksum());
+        assertThat(out.schedule().sections()).isEqualTo(made.schedule().sections());
     }
 
     @Test

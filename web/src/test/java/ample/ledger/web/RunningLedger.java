@@ -1,6 +1,7 @@
 package ample.ledger.web;
 
 import ample.ledger.core.fixtures.Schedules;
+import ample.ledger.store.Editions;
 import ample.ledger.store.TestDatabase;
 import java.net.URI;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
@@ -16,8 +17,12 @@ import org.springframework.context.ConfigurableApplicationContext;
  */
 public final class RunningLedger implements BeforeAllCallback, ParameterResolver {
 
-    /** Where it answers. */
-    public record Ledger(URI root) {
+    /**
+     * Where it answers.
+     *
+     * @param editions posts to its database as another instance would, without telling this one
+     */
+    public record Ledger(URI root, Editions editions) {
 
         /** The address of a page of the demo's term: {@code page("browse?at=tidewall")}. */
         public String page(String rest) {
@@ -69,6 +74,7 @@ public final class RunningLedger implements BeforeAllCallback, ParameterResolver
                 "--logging.level.root=warn",
                 "--spring.main.banner-mode=off");
         String port = context.getEnvironment().getRequiredProperty("local.server.port");
-        return new Started(context, new Ledger(URI.create("http://127.0.0.1:" + port)));
+        return new Started(
+                context, new Ledger(URI.create("http://127.0.0.1:" + port), context.getBean(Editions.class)));
     }
 }
