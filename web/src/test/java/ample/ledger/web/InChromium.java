@@ -22,7 +22,8 @@ public final class InChromium implements ParameterResolver, AfterEachCallback {
 
     private static final ExtensionContext.Namespace NAMESPACE = ExtensionContext.Namespace.create(InChromium.class);
 
-    private record Started(Playwright playwright, Browser browser) implements AutoCloseable {
+    /** A browser that was started. */
+    record Started(Playwright playwright, Browser browser) implements AutoCloseable {
 
         @Override
         public void close() {
@@ -82,7 +83,7 @@ public final class InChromium implements ParameterResolver, AfterEachCallback {
         }
     }
 
-    private static Started start() {
+    static Started start() {
         Playwright playwright = Playwright.create(
                 new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
         Browser browser = playwright

@@ -65,7 +65,7 @@ final class SheetPages {
                 seats(section),
                 others(),
                 section.cancelled(),
-                section.meetings().stream()
+                Stream.concat(section.meetings().stream(), section.exams().stream())
                         .map(meeting -> new MeetingRow(
                                 Words.when(meeting.timing()),
                                 meeting.kind().label() + ", "

@@ -1,0 +1,36 @@
+package ample.ledger.web;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.Page;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+
+/** Takes the pictures that {@code tools/shots.txt} lists, of an application that runs: {@code ./ledger shots}. */
+public final class Shots {
+
+    private Shots() {}
+
+    /** @param arguments where the application answers; the list; the folder for the pictures; the desk's password */
+    public static void main(String[] arguments) throws IOException {
+        try (InChromium.Started chromium = InChromium.start()) {
+            for (String line : Files.readAllLines(Path.of(arguments[1]))) {
+                String[] shot = line.split(" ");
+                String[] size = shot[1].split("x");
+                Page page = chromium.browser()
+                        .newPage(new Browser.NewPageOptions()
+                                .setViewportSize(Integer.parseInt(size[0]), Integer.parseInt(size[1])));
+                page.navigate(arguments[0] + shot[2]);
+                if (page.getByLabel("Password").count() > 0 && shot[2].startsWith("/desk")) {
+                    page.getByLabel("Name").fill("desk");
+                    page.getByLabel("Password").fill(arguments[3]);
+                    page.locator("button.act").click();
+                }
+                page.evaluate("document.fonts.ready");
+                page.screenshot(new Page.ScreenshotOptions()
+                        .setPath(Path.of(arguments[2]).resolve(shot[0] + ".png")));
+                page.close();
+            }
+        }
+    }
+}
