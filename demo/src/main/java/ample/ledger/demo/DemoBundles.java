@@ -129,59 +129,52 @@ public final class DemoBundles {
     }
 
     private BundleTables spring() {
-        Rows rows = withoutSections(kernel.tables());
-        rows.add(
-                "terms",
+        return laterTerm(
                 "spring-2032",
                 "Spring 2032",
-                date("2032-01-12"),
-                date("2032-04-30"),
-                "spring-2032",
-                "Spring 2032");
-        noClasses(rows, "spring-2032", "2032-03-08", 5, "Lambing Week");
-        span(rows, "spring-2032", "full-term", "Full term", "2032-01-12", "2032-04-30", "1");
-        span(rows, "spring-2032", "first-half", "First half", "2032-01-12", "2032-03-05", "A");
-        span(rows, "spring-2032", "second-half", "Second half", "2032-03-15", "2032-04-30", "B");
-        openings(rows, "spring-2032", "2031-11-04");
-        TermPlan plan = new TermPlan(
-                "spring-2032",
-                "full-term",
-                "first-half",
-                "second-half",
-                "",
-                "",
+                new String[] {"2032-01-12", "2032-03-05", "2032-03-15", "2032-04-30"},
+                "2031-11-04",
                 days("2032-04-26", "2032-04-27", "2032-04-28", "2032-04-29", "2032-04-30"),
                 days("2032-02-07", "2032-03-20", "2032-04-03", "2032-04-17"),
-                FIRST_GENERATED);
-        halvermere(rows, plan, new Dice(seed + 2), SPRING, false);
-        return rows.build();
+                new Dice(seed + 2),
+                SPRING);
     }
 
     private BundleTables summer() {
-        Rows rows = withoutSections(kernel.tables());
-        rows.add(
-                "terms",
+        return laterTerm(
                 "summer-2032",
                 "Summer 2032",
-                date("2032-06-07"),
-                date("2032-08-13"),
-                "summer-2032",
-                "Summer 2032");
-        span(rows, "summer-2032", "full-term", "Full term", "2032-06-07", "2032-08-13", "1");
-        span(rows, "summer-2032", "first-half", "First half", "2032-06-07", "2032-07-09", "A");
-        span(rows, "summer-2032", "second-half", "Second half", "2032-07-12", "2032-08-13", "B");
-        openings(rows, "summer-2032", "2032-03-02");
-        TermPlan plan = new TermPlan(
-                "summer-2032",
-                "full-term",
-                "first-half",
-                "second-half",
-                "",
-                "",
+                new String[] {"2032-06-07", "2032-07-09", "2032-07-12", "2032-08-13"},
+                "2032-03-02",
                 List.of(),
                 days("2032-06-19", "2032-07-03", "2032-07-24"),
-                FIRST_GENERATED);
-        halvermere(rows, plan, new Dice(seed + 3), SUMMER, false);
+                new Dice(seed + 3),
+                SUMMER);
+    }
+
+    /** @param halves first and last day of the first half, then of the second; between them nothing is held */
+    private BundleTables laterTerm(
+            String code,
+            String name,
+            String[] halves,
+            String opens,
+            List<LocalDate> examDays,
+            List<LocalDate> saturdays,
+            Dice dice,
+            int size) {
+        Rows rows = withoutSections(kernel.tables());
+        rows.add("terms", code, name, date(halves[0]), date(halves[3]), code, name);
+        date(halves[1])
+                .plusDays(3)
+                .datesUntil(date(halves[2]))
+                .forEach(day -> rows.add("calendar_days", code, day, null, "Lambing Week"));
+        span(rows, code, "full-term", "Full term", halves[0], halves[3], "1");
+        span(rows, code, "first-half", "First half", halves[0], halves[1], "A");
+        span(rows, code, "second-half", "Second half", halves[2], halves[3], "B");
+        openings(rows, code, opens);
+        TermPlan plan = new TermPlan(
+                code, "full-term", "first-half", "second-half", "", "", examDays, saturdays, FIRST_GENERATED);
+        halvermere(rows, plan, dice, size, false);
         return rows.build();
     }
 
@@ -369,12 +362,6 @@ public final class DemoBundles {
                 .forEach(table ->
                         rows.removeIf(table, row -> row.optionalText("entry").isPresent()));
         return rows;
-    }
-
-    private static void noClasses(Rows rows, String term, String first, int days, String label) {
-        for (int i = 0; i < days; i++) {
-            rows.add("calendar_days", term, date(first).plusDays(i), null, label);
-        }
     }
 
     private static void span(Rows rows, String term, String code, String name, String first, String last, String mark) {

@@ -11,10 +11,12 @@ import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
@@ -77,6 +79,8 @@ class InterruptedPostingTest {
             TestStore store = new TestStore(TestDatabase.create(cluster));
             Edition first = store.editions().post(KERNEL, "The first", NOW).edition();
             ScheduleBundle other = ScheduleBundle.read(EditionsTest.corrected(folder.resolve("bundle")));
+            var told = new Semaphore(0);
+            var news = new EditionNews(store.dataSource(), Duration.ofSeconds(1), told::release);
             Connection holdUp = store.database().asOwner().getConnection();
             lock(holdUp);
             Future<Editions.Posting> posting =
@@ -88,6 +92,11 @@ class InterruptedPostingTest {
 
             assertThatThrownBy(() -> posting.get(60, TimeUnit.SECONDS)).isNotNull();
             assertStands(store, first, other);
+            told.drainPermits();
+            assertThat(told.tryAcquire(3, 20, TimeUnit.SECONDS))
+                    .as("news go on after the restart")
+                    .isTrue();
+            news.destroy();
         } finally {
             thread.shutdownNow();
             TestDatabase.run("destroy", cluster.toString());

@@ -23,6 +23,7 @@ final class TestStore {
     private final TestDatabase database;
     private final DataSource dataSource;
     private final Editions editions;
+    private final Uploads uploads;
 
     TestStore() throws Exception {
         this(TestDatabase.create());
@@ -45,9 +46,16 @@ final class TestStore {
         factory.setConfiguration(configuration);
         factory.setMapperLocations(new ClassPathResource("ample/ledger/store/EditionMapper.xml"));
         SqlSessionFactory sessions = factory.getObject();
-        EditionMapper mapper = new SqlSessionTemplate(sessions).getMapper(EditionMapper.class);
+        SqlSessionTemplate template = new SqlSessionTemplate(sessions);
+        sessions.getConfiguration().addMapper(UploadMapper.class);
+        EditionMapper mapper = template.getMapper(EditionMapper.class);
+        uploads = new Uploads(template.getMapper(UploadMapper.class));
         editions =
                 new Editions(mapper, dataSource, new TransactionTemplate(new DataSourceTransactionManager(dataSource)));
+    }
+
+    Uploads uploads() {
+        return uploads;
     }
 
     Editions editions() {
