@@ -27,7 +27,6 @@ public final class DemoBundles {
     private static final int AUTUMN = 2_400;
     private static final int SPRING = 2_200;
     private static final int SUMMER = 350;
-    private static final int SALTERN = 300;
 
     private static final Map<String, String> DEPARTMENTS = Map.of(
             "living-things", "Living Things",
@@ -106,7 +105,7 @@ public final class DemoBundles {
                 new Posting(
                         "quarter-autumn-2031",
                         "quarter-autumn-2031",
-                        saltern(),
+                        Saltern.quarter(kernel.tables(), new Dice(seed + 4)),
                         "2031-06-10T10:10:00Z",
                         "The college beside the pans"));
     }
@@ -185,9 +184,10 @@ public final class DemoBundles {
         List<Catalogue.Draft> drafts = new Catalogue(rows, new Dice(seed), true, "autumn-2031", "spring-2032")
                 .make(subjects, Math.max(1, Math.min(12, size / AUTUMN)));
         List<String> codes = subjects.stream().map(SubjectWords::code).toList();
-        Sections sections = new Sections(rows, HALVERMERE, plan, dice, size, codes);
+        Timetable timetable = new Timetable(rows, HALVERMERE, dice, size, codes);
+        Sections sections = new Sections(rows, HALVERMERE, plan, dice, timetable);
         if (withKernel) {
-            sections.respect(kernel.schedule().sections());
+            timetable.respect(kernel.schedule().sections());
         }
         int twins = size / 200;
         sections.make(drafts, size - twins);
@@ -195,114 +195,7 @@ public final class DemoBundles {
         cancelSome(rows, dice);
     }
 
-    private BundleTables saltern() {
-        Rows rows = new Rows();
-        String term = "quarter-autumn-2031";
-        rows.add("institution", "saltern", "Saltern College", "Atlantic/Madeira", "en", "hyphen", "slash");
-        rows.add(
-                "terms",
-                term,
-                "Autumn quarter 2031",
-                date("2031-09-29"),
-                date("2031-12-05"),
-                "autumn-2031",
-                "Autumn 2031");
-        rows.add("calendar_days", term, date("2031-11-11"), null, "Day of the Pans");
-        span(rows, term, "quarter", "The quarter", "2031-09-29", "2031-12-05", "Q");
-        span(rows, term, "first-five", "First five weeks", "2031-09-29", "2031-10-31", "Q1");
-        span(rows, term, "last-five", "Last five weeks", "2031-11-03", "2031-12-05", "Q2");
-        rows.add("binding_dates", "add", term, null, "add", "Last day to come in", "days", 4, null, null);
-        rows.add(
-                "binding_dates",
-                "drop",
-                term,
-                null,
-                "drop",
-                "Last day to leave without a trace",
-                "share",
-                null,
-                new BigDecimal("0.25"),
-                null);
-        rows.add("openings", "everybody", term, "Everybody", 0, null, date("2031-09-01"), LocalTime.of(9, 0));
-        rows.add("campuses", "pans", "The Pans", false);
-        rows.add("campuses", "anywhere", "Anywhere", true);
-        rows.add(
-                "buildings",
-                "drying-shed",
-                "pans",
-                "Drying Shed",
-                new BigDecimal("47.0311"),
-                new BigDecimal("-14.8210"));
-        rows.add(
-                "buildings",
-                "brine-house",
-                "pans",
-                "Brine House",
-                new BigDecimal("47.0305"),
-                new BigDecimal("-14.8188"));
-        salternKey(rows);
-        List<SubjectWords> subjects = Vocabulary.subjects("saltern.txt");
-        requirements(rows, subjects);
-        addSubjects(rows, subjects);
-        Dice dice = new Dice(seed + 4);
-        List<Catalogue.Draft> drafts = new Catalogue(rows, dice, false, term, "").make(subjects, 1);
-        House house = new House(
-                List.of(new CampusPlan("pans", "P", List.of("drying-shed", "brine-house"))),
-                "anywhere",
-                House.SALTERN,
-                List.of());
-        TermPlan plan = new TermPlan(
-                term,
-                "quarter",
-                "first-five",
-                "last-five",
-                "",
-                "",
-                days("2031-12-03", "2031-12-04", "2031-12-05"),
-                days("2031-10-11", "2031-10-25", "2031-11-22"),
-                70_000);
-        List<String> codes = subjects.stream().map(SubjectWords::code).toList();
-        new Sections(rows, house, plan, dice, SALTERN, codes).make(drafts, SALTERN);
-        return rows.build();
-    }
-
-    private static void salternKey(Rows rows) {
-        String[][] key = {
-            {"course", "1", "[0-9]{2}", "department", "one", "{subject}"},
-            {"course", "2", "-", "hyphen", "one", null},
-            {"course", "3", "1", "level", "one", "first year"},
-            {"course", "3", "2", "level", "one", "second year"},
-            {"course", "3", "3", "level", "one", "third year"},
-            {"course", "4", "[0-9]{2}", "number", "one", "course {value} of its year"},
-            {"section", "1", "A", "kind", "one", "lecture"},
-            {"section", "1", "B", "kind", "one", "practice"},
-            {"section", "1", "C", "kind", "one", "conversation"},
-            {"section", "1", "D", "kind", "one", "workshop"},
-            {"section", "2", "[.]", "dot", "one", null},
-            {"section", "3", "[0-9]{1,3}", "section", "one", "section {value} of its kind"},
-            {"section", "4", "[+]", "plus", "optional", null},
-            {"section", "5", "e", "flag", "any", "in the evening"},
-            {"section", "5", "o", "flag", "any", "online, at set hours"},
-            {"section", "5", "n", "flag", "any", "no set hours"},
-            {"section", "5", "m", "flag", "any", "partly online"},
-            {"section", "5", "k", "flag", "any", "kept for some students"},
-            {"span", "1", "Q", "weeks", "one", "the quarter"},
-            {"span", "2", "[12]", "half", "optional", "half {value}"},
-        };
-        for (String[] entry : key) {
-            rows.add("code_key", entry[0], Integer.valueOf(entry[1]), entry[2], entry[3], entry[4], entry[5]);
-        }
-    }
-
-    /** Those of the kernel that these subjects count toward. */
-    private void requirements(Rows rows, List<SubjectWords> subjects) {
-        kernel.tables().rows("requirements").stream()
-                .filter(row ->
-                        subjects.stream().anyMatch(subject -> subject.toward().contains(row.text("requirement"))))
-                .forEach(row -> rows.add("requirements", row.cells()));
-    }
-
-    private static void addSubjects(Rows rows, List<SubjectWords> subjects) {
+    static void addSubjects(Rows rows, List<SubjectWords> subjects) {
         Map<String, String> departments = new LinkedHashMap<>();
         rows.of("departments").forEach(row -> departments.put(row.text("department"), row.text("name")));
         for (SubjectWords subject : subjects) {
@@ -364,7 +257,7 @@ public final class DemoBundles {
         return rows;
     }
 
-    private static void span(Rows rows, String term, String code, String name, String first, String last, String mark) {
+    static void span(Rows rows, String term, String code, String name, String first, String last, String mark) {
         rows.add("spans", term, code, name, date(first), date(last), mark);
     }
 
@@ -404,11 +297,11 @@ public final class DemoBundles {
                 null);
     }
 
-    private static List<LocalDate> days(String... dates) {
+    static List<LocalDate> days(String... dates) {
         return Stream.of(dates).map(LocalDate::parse).toList();
     }
 
-    private static LocalDate date(String date) {
+    static LocalDate date(String date) {
         return LocalDate.parse(date);
     }
 }

@@ -1,108 +1,41 @@
 package ample.ledger.demo;
 
-import ample.ledger.core.calendar.Timing;
-import ample.ledger.core.schedule.Instructor;
-import ample.ledger.core.schedule.Meeting;
-import ample.ledger.core.schedule.Place;
-import ample.ledger.core.schedule.Section;
 import ample.ledger.demo.Bookings.Halves;
 import ample.ledger.demo.Catalogue.Draft;
 import ample.ledger.demo.House.CampusPlan;
 import ample.ledger.demo.House.Flag;
+import ample.ledger.demo.Timetable.Placed;
+import ample.ledger.demo.Timetable.Room;
 import java.math.BigDecimal;
-import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
-import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
-/** Makes the sections of a term: hours, rooms, people, seats, companions, exams, notes. */
+/** Makes the sections of a term: codes, kinds, seats, companions, exams, notes. */
 final class Sections {
 
-    /** How often another hour is tried before a section meets online or its room stays to be announced. */
-    private static final int TRIES = 60;
-
     private static final LocalDate HELD_UNTIL = LocalDate.of(2031, 8, 1);
-
-    private record Room(String building, String number, int seats) {}
-
-    /** Where a class was put; without a room it is to be announced. */
-    private record Placed(
-            Slot slot, @Nullable Room room, @Nullable String person) {}
 
     private final Rows rows;
     private final House house;
     private final TermPlan term;
     private final Dice dice;
-    private final Bookings bookings = new Bookings();
-    private final Bookings examBookings = new Bookings();
-    private final Map<String, List<Room>> roomsOf = new HashMap<>();
-    private final Map<String, List<String>> peopleOf = new HashMap<>();
+    private final Timetable timetable;
     private final Map<String, Integer> ordinals = new HashMap<>();
     private final List<String> sectionNotes = Vocabulary.phrases().get("section-notes");
     private int nextEntry;
 
-    /**
-     * @param size about how many sections the rooms and people must do for
-     * @param subjects codes, among which people are shared out
-     */
-    Sections(Rows rows, House house, TermPlan term, Dice dice, int size, List<String> subjects) {
+    Sections(Rows rows, House house, TermPlan term, Dice dice, Timetable timetable) {
         this.rows = rows;
         this.house = house;
         this.term = term;
         this.dice = dice;
+        this.timetable = timetable;
         this.nextEntry = term.firstEntry();
-        makeRooms(size);
-        makePeople(size, subjects);
-    }
-
-    /** Takes the hours, rooms and people of sections that are there already. */
-    void respect(List<Section> sections) {
-        for (Section section : sections) {
-            for (Meeting meeting : section.meetings()) {
-                meeting.timing().time().ifPresent(time -> {
-                    List<Integer> days = meeting.timing().days().list().stream()
-                            .map(day -> day.getValue() - DayOfWeek.MONDAY.getValue())
-                            .toList();
-                    if (meeting.place() instanceof Place.Room room) {
-                        bookings.take(
-                                room.building().code() + " " + room.room(),
-                                days,
-                                time.start(),
-                                time.end(),
-                                Halves.BOTH);
-                    }
-                    for (Instructor person : section.instructors()) {
-                        bookings.take(person.code(), days, time.start(), time.end(), Halves.BOTH);
-                    }
-                });
-            }
-            for (Meeting exam : section.exams()) {
-                Timing.Once once = (Timing.Once) exam.timing();
-                List<Integer> days = List.of(once.date().getDayOfWeek().getValue() - 1);
-                if (exam.place() instanceof Place.Room room) {
-                    examBookings.take(
-                            room.building().code() + " " + room.room(),
-                            days,
-                            once.hours().start(),
-                            once.hours().end(),
-                            Halves.BOTH);
-                }
-                section.instructors()
-                        .forEach(person -> examBookings.take(
-                                person.code(),
-                                days,
-                                once.hours().start(),
-                                once.hours().end(),
-                                Halves.BOTH));
-            }
-        }
     }
 
     /** Adds sections until there are so many. */
@@ -175,7 +108,9 @@ final class Sections {
         String span = span(draft);
         CampusPlan campus = campus(draft);
         List<Flag> flags = new ArrayList<>(wanted);
-        @Nullable Placed placed = wanted.contains(Flag.UNTIMED) ? null : place(draft, campus, slots, seats, span, online);
+        @Nullable Placed placed = wanted.contains(Flag.UNTIMED)
+                ? null
+                : timetable.place(draft.subject().code(), campus, slots, seats, halves(span), online);
         if (placed != null && placed.slot().evening() && !online && !flags.contains(Flag.EVENING)) {
             flags.add(Flag.EVENING);
         }
@@ -193,7 +128,7 @@ final class Sections {
         section(draft, entry, code, kind, online ? house.remote() : campus.code(), delivery, span, seats, placed);
         if (placed == null) {
             meetArranged(entry, kind, dice.of(List.of("2.5", "3", "3.4")));
-            taughtBy(entry, dice.of(people(draft)));
+            taughtBy(entry, timetable.person(draft.subject().code()));
         } else {
             meet(entry, 1, kind, placed, online);
             if (flags.contains(Flag.MIXED)) {
@@ -223,7 +158,19 @@ final class Sections {
             restrict(draft, entry);
         }
         if (placed != null && kind.equals("lecture") && span.equals(term.fullTerm()) && dice.chance(0.6)) {
-            exam(entry, campus, seats, placed.person());
+            timetable
+                    .sit(term.examDays(), campus, seats, placed.person())
+                    .ifPresent(sitting -> rows.add(
+                            "exams",
+                            entry,
+                            1,
+                            sitting.day(),
+                            sitting.from(),
+                            sitting.to(),
+                            "room",
+                            sitting.room().building(),
+                            sitting.room().number(),
+                            null));
         }
         if (dice.chance(0.05)) {
             rows.add("notes", rows.next("notes"), draft.subject().code(), draft.number(), entry, dice.of(sectionNotes));
@@ -236,7 +183,13 @@ final class Sections {
         int count = dice.between(2, 4);
         for (int i = 0; i < count; i++) {
             int seats = dice.between(14, 24);
-            @Nullable Placed placed = placeBeside(draft, lead, science ? Slot.LONG : Slot.SHORT, seats);
+            @Nullable Placed placed = timetable.placeBeside(
+                    lead.slot(),
+                    draft.subject().code(),
+                    lead.campus(),
+                    science ? Slot.LONG : Slot.SHORT,
+                    seats,
+                    halves(lead.span()));
             if (placed == null) {
                 continue;
             }
@@ -345,79 +298,6 @@ final class Sections {
                 .orElseGet(() -> dice.of(house.campuses()));
     }
 
-    /** A slot with a room and a person who are free; the last try leaves the room to be announced. */
-    private Placed place(Draft draft, CampusPlan campus, List<Slot> slots, int seats, String span, boolean online) {
-        Halves halves = halves(span);
-        @Nullable Placed found = null;
-        for (int i = 0; i < TRIES && found == null; i++) {
-            found = tryToPlace(draft, campus, dice.of(slots, Slot::weight), seats, halves, online);
-        }
-        Placed placed = found == null ? new Placed(dice.of(slots), null, null) : found;
-        return taken(placed, halves);
-    }
-
-    /** As {@link #place}, outside the hours of the section that it goes with; null when there is nothing. */
-    private @Nullable Placed placeBeside(Draft draft, Made lead, List<Slot> slots, int seats) {
-        Halves halves = halves(lead.span());
-        for (int i = 0; i < TRIES; i++) {
-            Slot slot = dice.of(slots, Slot::weight);
-            if (lead.slot() == null || !overlap(slot, lead.slot())) {
-                @Nullable Placed found = tryToPlace(draft, lead.campus(), slot, seats, halves, false);
-                if (found != null) {
-                    return taken(found, halves);
-                }
-            }
-        }
-        return null;
-    }
-
-    private @Nullable Placed tryToPlace(
-            Draft draft, CampusPlan campus, Slot slot, int seats, Halves halves, boolean online) {
-        @Nullable Room room = online ? null : freeRoom(campus, slot, seats, halves);
-        if (!online && room == null) {
-            return null;
-        }
-        String person = dice.of(people(draft));
-        return bookings.isFree(person, slot.days(), slot.start(), slot.end(), halves)
-                ? new Placed(slot, room, dice.chance(0.03) ? null : person)
-                : null;
-    }
-
-    private @Nullable Room freeRoom(CampusPlan campus, Slot slot, int seats, Halves halves) {
-        List<Room> rooms = roomsOf.get(campus.code());
-        for (int i = 0; i < 12; i++) {
-            Room room = dice.of(rooms);
-            if (room.seats() >= seats
-                    && bookings.isFree(
-                            room.building() + " " + room.number(), slot.days(), slot.start(), slot.end(), halves)) {
-                return room;
-            }
-        }
-        return null;
-    }
-
-    private Placed taken(Placed placed, Halves halves) {
-        Slot slot = placed.slot();
-        if (placed.room() != null) {
-            bookings.take(
-                    placed.room().building() + " " + placed.room().number(),
-                    slot.days(),
-                    slot.start(),
-                    slot.end(),
-                    halves);
-        }
-        if (placed.person() != null) {
-            bookings.take(placed.person(), slot.days(), slot.start(), slot.end(), halves);
-        }
-        return placed;
-    }
-
-    private static boolean overlap(Slot one, Slot other) {
-        return one.days().stream().anyMatch(other.days()::contains)
-                && one.start().isBefore(other.end())
-                && other.start().isBefore(one.end());
-    }
-
     private void meet(String entry, int number, String kind, Placed placed, boolean online) {
         @Nullable Room room = placed.room();
         String place = online ? "online" : room == null ? "to-be-announced" : "room";
@@ -464,8 +344,7 @@ final class Sections {
         List<Integer> saturday = List.of(5);
         LocalTime from = LocalTime.of(8, 30);
         LocalTime to = LocalTime.of(16, 30);
-        if (bookings.isFree(person, saturday, from, to, Halves.BOTH)) {
-            bookings.take(person, saturday, from, to, Halves.BOTH);
+        if (timetable.take(person, saturday, from, to)) {
             rows.add(
                     "meetings",
                     entry,
@@ -488,27 +367,6 @@ final class Sections {
                             "the north shore",
                             "the market square",
                             "the weir")));
-        }
-    }
-
-    private void exam(String entry, CampusPlan campus, int seats, @Nullable String person) {
-        for (int i = 0; i < TRIES && !term.examDays().isEmpty(); i++) {
-            LocalDate day = dice.of(term.examDays());
-            LocalTime from = LocalTime.of(dice.of(List.of(9, 13, 16)), 0);
-            LocalTime to = from.plusMinutes(120);
-            List<Integer> days = List.of(day.getDayOfWeek().getValue() - 1);
-            Room room = dice.of(roomsOf.get(campus.code()));
-            String key = room.building() + " " + room.number();
-            if (room.seats() >= seats
-                    && examBookings.isFree(key, days, from, to, Halves.BOTH)
-                    && (person == null || examBookings.isFree(person, days, from, to, Halves.BOTH))) {
-                examBookings.take(key, days, from, to, Halves.BOTH);
-                if (person != null) {
-                    examBookings.take(person, days, from, to, Halves.BOTH);
-                }
-                rows.add("exams", entry, 1, day, from, to, "room", room.building(), room.number(), null);
-                return;
-            }
         }
     }
 
@@ -539,49 +397,8 @@ final class Sections {
         rows.add("section_instructors", entry, person);
     }
 
-    private List<String> people(Draft draft) {
-        return peopleOf.get(draft.subject().code());
-    }
-
     private String entry() {
         nextEntry += dice.between(1, 3);
         return String.valueOf(nextEntry);
-    }
-
-    private void makeRooms(int size) {
-        int buildings = house.campuses().stream()
-                .mapToInt(campus -> campus.buildings().size())
-                .sum();
-        int each = Math.max(6, size / (9 * buildings));
-        for (CampusPlan campus : house.campuses()) {
-            List<Room> rooms = new ArrayList<>();
-            for (String building : campus.buildings()) {
-                for (int i = 0; i < each; i++) {
-                    int seats = dice.of(List.of(24, 24, 30, 36, 48, 60, 100));
-                    rooms.add(new Room(building, String.valueOf(100 * (1 + i / 20) + i % 20 + 10), seats));
-                }
-            }
-            roomsOf.put(campus.code(), rooms);
-        }
-    }
-
-    private void makePeople(int size, List<String> subjects) {
-        Set<String> known = new HashSet<>();
-        rows.of("instructors").forEach(row -> known.add(row.text("instructor")));
-        int each = Math.max(4, size / (7 * subjects.size()));
-        List<String> names = Vocabulary.surnames(each * subjects.size(), dice);
-        int at = 0;
-        for (String subject : subjects) {
-            List<String> people = new ArrayList<>();
-            for (int i = 0; i < each; i++) {
-                String name = names.get(at++);
-                String code = name.toLowerCase(Locale.ROOT);
-                if (known.add(code)) {
-                    rows.add("instructors", code, name);
-                }
-                people.add(code);
-            }
-            peopleOf.put(subject, people);
-        }
     }
 }
