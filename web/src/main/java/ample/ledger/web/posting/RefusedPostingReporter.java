@@ -1,13 +1,14 @@
 package ample.ledger.web.posting;
 
 import ample.ledger.core.exchange.FaultyBundleException;
+import ample.ledger.store.PostingUnderWayException;
 import org.springframework.boot.SpringBootExceptionReporter;
 
 /**
- * Says in plain sentences, and in no more, what is wrong with a bundle that kept the application from starting. Named in
+ * Says in plain sentences, and in no more, why a bundle was not posted and the application not started. Named in
  * {@code META-INF/spring.factories}.
  */
-final class FaultyBundleReporter implements SpringBootExceptionReporter {
+final class RefusedPostingReporter implements SpringBootExceptionReporter {
 
     @Override
     public boolean reportException(Throwable failure) {
@@ -15,6 +16,10 @@ final class FaultyBundleReporter implements SpringBootExceptionReporter {
             if (cause instanceof FaultyBundleException faulty) {
                 System.err.println("The bundle was not posted; nothing has changed. What is wrong with it:");
                 faulty.faults().forEach(fault -> System.err.println("  " + fault));
+                return true;
+            }
+            if (cause instanceof PostingUnderWayException told) {
+                System.err.println(told.getMessage());
                 return true;
             }
         }
