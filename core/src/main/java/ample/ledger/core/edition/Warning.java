@@ -99,4 +99,14 @@ public record Warning(Kind kind, String table, List<String> keys, String about, 
                 .map(row -> row.line())
                 .toList();
     }
+
+    /** Those rows in words: "sections.csv, rows 12 and 15". */
+    public String where(BundleTables tables) {
+        List<Integer> lines = lines(tables);
+        return "%s.csv, %s %s"
+                .formatted(
+                        table,
+                        lines.size() == 1 ? "row" : "rows",
+                        lines.stream().map(String::valueOf).collect(Collectors.joining(" and ")));
+    }
 }

@@ -135,6 +135,7 @@ class PostingChecksTest {
                         .map(row -> row.line())
                         .toList())
                 .hasSize(2);
+        assertThat(warning.where(kernel.tables())).matches("sections\\.csv, rows [0-9]+ and [0-9]+");
     }
 
     @Test

@@ -110,9 +110,8 @@ final class DeskPages {
         return List.of(
                 new CheckPage.Fact(
                         "It would become",
-                        "edition "
-                                + current.map(edition -> "after " + edition.number())
-                                        .orElse("1")),
+                        current.map(edition -> "the edition after " + edition.number())
+                                .orElse("edition 1")),
                 new CheckPage.Fact("Sections", Words.number(schedule.sections().size())),
                 new CheckPage.Fact("of them cancelled", Words.number((int) cancelled)),
                 new CheckPage.Fact("Courses", Words.number(schedule.courses().size())),
@@ -133,17 +132,8 @@ final class DeskPages {
                 all.stream()
                         .limit(MOST_ROWS)
                         .map(warning ->
-                                new CheckPage.WarningRow(warning.about(), warning.sentence(), where(warning, tables)))
+                                new CheckPage.WarningRow(warning.about(), warning.sentence(), warning.where(tables)))
                         .toList())));
         return groups;
-    }
-
-    private static String where(Warning warning, BundleTables tables) {
-        List<Integer> lines = warning.lines(tables);
-        return "%s.csv, %s %s"
-                .formatted(
-                        warning.table(),
-                        lines.size() == 1 ? "row" : "rows",
-                        lines.stream().map(String::valueOf).collect(Collectors.joining(" and ")));
     }
 }

@@ -76,11 +76,12 @@ class PostingAtStart implements InitializingBean {
     private static void warn(ScheduleBundle read) {
         for (Warning warning : PostingChecks.warningsOf(read.schedule())) {
             LOG.warn(
-                    "{}: {}: {} {}",
+                    "{}: {}: {} {} ({})",
                     warning.kind().label(),
                     warning.about(),
                     warning.sentence(),
-                    warning.kind().why());
+                    warning.kind().why(),
+                    warning.where(read.tables()));
         }
     }
 }
