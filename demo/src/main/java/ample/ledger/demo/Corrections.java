@@ -30,7 +30,7 @@ final class Corrections {
      */
     static BundleTables before(BundleTables later, Dice dice, double share, int mistakes) {
         Corrections corrections = new Corrections(later, dice);
-        Set<String> bound = corrections.bound();
+        Set<String> bound = corrections.rows.bound();
         corrections.withoutSome(bound, share / 4);
         corrections.notCancelledYet();
         corrections.roomsToBeAnnounced(share);
@@ -39,17 +39,6 @@ final class Corrections {
         corrections.emptier(1 - 2 * share);
         corrections.mistakes(bound, mistakes);
         return corrections.rows.build();
-    }
-
-    /** Sections that others depend on, which stay as they are. */
-    private Set<String> bound() {
-        Set<String> bound = new HashSet<>();
-        rows.of("companions").forEach(row -> {
-            bound.add(row.text("entry"));
-            row.optionalText("bound_to").ifPresent(bound::add);
-        });
-        rows.of("cross_listings").forEach(row -> bound.add(row.text("entry")));
-        return bound;
     }
 
     private void withoutSome(Set<String> bound, double share) {

@@ -11,10 +11,10 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.time.LocalTime;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Stream;
 
 /** The bundles of the invented institutions, and the program that writes them. */
@@ -212,12 +212,7 @@ public final class DemoBundles {
 
     /** One in two hundred is cancelled; never one that others depend on. */
     private static void cancelSome(Rows rows, Dice dice) {
-        List<String> bound = new ArrayList<>();
-        rows.of("companions").forEach(row -> {
-            bound.add(row.text("entry"));
-            row.optionalText("bound_to").ifPresent(bound::add);
-        });
-        rows.of("cross_listings").forEach(row -> bound.add(row.text("entry")));
+        Set<String> bound = rows.bound();
         int cancelled = Rows.column("sections", "cancelled");
         int mark = Rows.column("sections", "status_mark");
         rows.change(

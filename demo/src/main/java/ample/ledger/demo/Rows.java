@@ -5,9 +5,11 @@ import ample.ledger.core.exchange.BundleTable;
 import ample.ledger.core.exchange.BundleTables;
 import ample.ledger.core.exchange.TableSchema;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
@@ -63,6 +65,17 @@ final class Rows {
                         ? new BundleTable.Row(
                                 row.schema(), 0, change.apply(row.cells().clone()))
                         : row);
+    }
+
+    /** The entry numbers of sections that others depend on: companions, those they go with, and twins. */
+    Set<String> bound() {
+        Set<String> bound = new HashSet<>();
+        of("companions").forEach(row -> {
+            bound.add(row.text("entry"));
+            row.optionalText("bound_to").ifPresent(bound::add);
+        });
+        of("cross_listings").forEach(row -> bound.add(row.text("entry")));
+        return bound;
     }
 
     /** Where a column stands, to change a cell of it. */

@@ -131,7 +131,7 @@ public class Editions {
 
     /** The schedule that the edition states. */
     public Schedule schedule(Edition edition) {
-        return ScheduleBundle.of(tables(edition)).schedule();
+        return ScheduleBundle.scheduleOf(tables(edition));
     }
 
     private void lock(String term) {

@@ -47,7 +47,16 @@ public record ScheduleBundle(BundleTables tables, Schedule schedule, String chec
      * @throws FaultyBundleException naming every fault, when they do not make a schedule
      */
     public static ScheduleBundle of(BundleTables tables) {
-        return new ScheduleBundle(tables, ScheduleAssembler.assemble(tables), checksum(tables));
+        return new ScheduleBundle(tables, scheduleOf(tables), checksum(tables));
+    }
+
+    /**
+     * The schedule alone, without the cost of a checksum.
+     *
+     * @throws FaultyBundleException naming every fault, when the tables do not make a schedule
+     */
+    public static Schedule scheduleOf(BundleTables tables) {
+        return ScheduleAssembler.assemble(tables);
     }
 
     private static String checksum(BundleTables tables) {

@@ -22,7 +22,7 @@ class PostingChecksTest {
     private static final LocalDate SATURDAY = LocalDate.of(2031, 9, 20);
 
     @Test
-    void theDemoHasNothingToWarnOf() {
+    void theKernelHasNothingToWarnOf() {
         assertThat(PostingChecks.warningsOf(Schedules.kernelSchedule())).isEmpty();
     }
 

@@ -29,7 +29,7 @@ class BundleReaderTest {
     }
 
     @Test
-    void readsTheDemo() {
+    void readsTheKernel() {
         Schedule schedule = Schedules.kernelSchedule();
 
         assertThat(schedule.sections()).hasSizeGreaterThanOrEqualTo(90);
@@ -39,7 +39,7 @@ class BundleReaderTest {
     }
 
     @Test
-    void theDemoCarriesTheFormatUnchanged() throws IOException {
+    void theKernelCarriesTheFormatUnchanged() throws IOException {
         assertThat(Files.readString(folder.resolve(BundleFormat.DESCRIPTOR))).isEqualTo(BundleFormat.descriptorText());
     }
 

@@ -10,6 +10,7 @@ import ample.ledger.web.term.Terms;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.time.Clock;
+import java.util.List;
 import java.util.Optional;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnWebApplication;
 import org.springframework.http.HttpStatus;
@@ -67,9 +68,13 @@ class DeskController {
     @GetMapping("/desk/bundles/{id}")
     String check(@PathVariable String id, Model model) throws IOException {
         UploadedBundle upload = UploadedBundle.read(find(id));
+        List<Edition> history = upload.bundle()
+                .map(bundle -> editions.history(bundle.schedule().term().code()))
+                .orElse(List.of());
         Optional<Edition> current = upload.bundle()
                 .flatMap(bundle -> editions.current(bundle.schedule().term().code()));
-        model.addAttribute("page", DeskPages.check(upload, current));
+        int next = history.isEmpty() ? 1 : history.get(0).number() + 1;
+        model.addAttribute("page", DeskPages.check(upload, current, next));
         return "desk/check";
     }
 

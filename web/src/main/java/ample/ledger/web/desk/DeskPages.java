@@ -1,6 +1,7 @@
 package ample.ledger.web.desk;
 
 import ample.ledger.core.edition.Edition;
+import ample.ledger.core.edition.PostingChecks;
 import ample.ledger.core.edition.Warning;
 import ample.ledger.core.exchange.BundleTables;
 import ample.ledger.core.exchange.Fault;
@@ -54,9 +55,14 @@ final class DeskPages {
                         .toList());
     }
 
-    /** @param current the current edition of the bundle's term */
-    static CheckPage check(UploadedBundle upload, Optional<Edition> current) {
-        return upload.bundle().map(bundle -> sound(upload, bundle, current)).orElseGet(() -> faulty(upload));
+    /**
+     * @param current the current edition of the bundle's term, which need not be the last
+     * @param next the number that its next edition will have
+     */
+    static CheckPage check(UploadedBundle upload, Optional<Edition> current, int next) {
+        return upload.bundle()
+                .map(bundle -> sound(upload, bundle, current, next))
+                .orElseGet(() -> faulty(upload));
     }
 
     private static CheckPage faulty(UploadedBundle upload) {
@@ -81,13 +87,14 @@ final class DeskPages {
                 fault.sentence());
     }
 
-    private static CheckPage sound(UploadedBundle upload, ScheduleBundle bundle, Optional<Edition> current) {
+    private static CheckPage sound(UploadedBundle upload, ScheduleBundle bundle, Optional<Edition> current, int next) {
         Schedule schedule = bundle.schedule();
+        List<Warning> warnings = PostingChecks.warningsOf(schedule);
         boolean same =
                 current.map(Edition::checksum).filter(bundle.checksum()::equals).isPresent();
-        String warned = upload.warnings().isEmpty()
+        String warned = warnings.isEmpty()
                 ? "Nothing in it looks unintended."
-                : Words.count(upload.warnings().size(), "warning")
+                : Words.count(warnings.size(), "warning")
                         + ": they do not keep it from being posted, but look at them first.";
         return new CheckPage(
                 upload.id(),
@@ -98,20 +105,17 @@ final class DeskPages {
                         ? "It says the same as edition %d, which is current; there is nothing to post."
                                 .formatted(current.orElseThrow().number())
                         : warned,
-                facts(schedule, current),
+                facts(schedule, next),
                 List.of(),
-                groups(upload.warnings(), bundle.tables()));
+                groups(warnings, bundle.tables()));
     }
 
-    private static List<CheckPage.Fact> facts(Schedule schedule, Optional<Edition> current) {
+    private static List<CheckPage.Fact> facts(Schedule schedule, int next) {
         long cancelled = schedule.sections().stream()
                 .filter(section -> section.cancelled())
                 .count();
         return List.of(
-                new CheckPage.Fact(
-                        "It would become",
-                        current.map(edition -> "the edition after " + edition.number())
-                                .orElse("edition 1")),
+                new CheckPage.Fact("It would become", "edition " + next),
                 new CheckPage.Fact("Sections", Words.number(schedule.sections().size())),
                 new CheckPage.Fact("of them cancelled", Words.number((int) cancelled)),
                 new CheckPage.Fact("Courses", Words.number(schedule.courses().size())),

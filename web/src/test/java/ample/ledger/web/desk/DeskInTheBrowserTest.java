@@ -60,6 +60,7 @@ class DeskInTheBrowserTest {
         assertThat(page.getByRole(AriaRole.STATUS)).hasText("Edition 1 is posted and current.");
 
         upload(page, kernel("better.zip", Map.of("courses.csv", "How Tides Work=How Tides Really Work")));
+        assertThat(page.locator(".account")).containsText("edition 2");
         post(page, "Titles");
         assertThat(page.getByRole(AriaRole.STATUS)).hasText("Edition 2 is posted and current.");
         assertThat(page.locator("tbody tr").first()).containsText("Titles");

@@ -64,7 +64,7 @@ class PostingAtStartTest {
     }
 
     @Test
-    void aCheckSaysWhatItFindsAndPostsNothing() throws IOException {
+    void aCheckPostsNothing() throws IOException {
         copyOfTheKernel("companions.csv", "lab,40129", "lab,40139");
         try (var context = start("--ledger.post=" + folder, "--ledger.check=true")) {
             assertThat(context.getBean(Editions.class).allCurrent()).isEmpty();
