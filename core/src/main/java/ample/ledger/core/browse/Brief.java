@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 
 /**
@@ -44,6 +45,18 @@ public record Brief(List<Condition> conditions) {
         return conditions.stream().filter(type::isInstance).map(type::cast).findFirst();
     }
 
+    /** The values of {@code facet} that it asks for; none where it asks for none, or for all but some. */
+    public Set<String> codes(Facet facet) {
+        Condition condition = about(facet.topic()).orElse(null);
+        if (condition instanceof CourseCondition.Having having) {
+            return having.codes();
+        }
+        if (condition instanceof SectionCondition.Having having) {
+            return having.codes();
+        }
+        return condition instanceof SetCondition.Having having ? having.codes() : Set.of();
+    }
+
     /** This brief with {@code condition} in the place of the one about the same topic. */
     public Brief with(Condition condition) {
         return new Brief(Stream.concat(without(condition.topic()).conditions.stream(), Stream.of(condition))
@@ -64,7 +77,10 @@ public record Brief(List<Condition> conditions) {
     /** How it is written in an address: value by parameter, in order. */
     public Map<String, String> parameters() {
         Map<String, String> parameters = new LinkedHashMap<>();
-        conditions.forEach(condition -> parameters.putAll(condition.parameters()));
+        conditions.forEach(condition -> condition
+                .parameters()
+                .forEach(
+                        (parameter, value) -> parameters.merge(parameter, value, (before, one) -> before + "," + one)));
         return Collections.unmodifiableMap(parameters);
     }
 }

@@ -1,40 +1,70 @@
 package ample.ledger.core.browse;
 
-import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.schedule.Coded;
 import java.util.Map;
 
 /**
  * One clause of a {@link Brief}: it holds for a section or it does not.
  *
- * <p>A {@link CourseCondition} looks at the course alone, so all sections of a course agree on it; a
- * {@link SectionCondition} looks at the section.
+ * <p>A {@link CourseCondition} looks at the course alone, so all sections of a course agree on it. A
+ * {@link SectionCondition} looks at the section alone. A {@link SetCondition} looks at the section and at the complete set
+ * that it is taken in. {@link Not} turns any of them round.
  */
-public sealed interface Condition permits CourseCondition, SectionCondition {
+public sealed interface Condition permits CourseCondition, SectionCondition, SetCondition, Not {
 
     /** What it is about; a brief has at most one condition about each topic. */
     Topic topic();
 
-    /** The sections of {@code index} for which it holds. */
-    SectionSet in(TermIndex index);
+    /** The candidates for which it holds. */
+    CandidateSet in(Moment moment);
 
-    /** How it reads in a sentence, with the names that {@code schedule} gives to codes. */
-    Phrase phrase(Schedule schedule);
+    /** The candidates for which it holds when it is turned round. */
+    default CandidateSet notIn(Moment moment) {
+        return in(moment).complement();
+    }
+
+    /** How it reads in a sentence, in these words. */
+    Phrase phrase(Wording wording);
+
+    /** How it reads turned round. */
+    default Phrase notPhrase(Wording wording) {
+        Phrase phrase = phrase(wording);
+        return phrase.lead().isEmpty()
+                ? new Phrase("", "not " + phrase.text())
+                : new Phrase("not " + phrase.lead(), phrase.text());
+    }
 
     /** How it is written in an address: value by parameter, in order. */
     Map<String, String> parameters();
 
     /** What a condition is about, in the order in which a brief tells and an account subtracts. */
-    enum Topic {
+    enum Topic implements Coded {
         SUBJECT,
+        DEPARTMENT,
+        PROGRAMME,
         NUMBER,
+        WORDS,
+        ENTRY,
         LEVEL,
+        CREDITS,
+        KIND,
+        INSTRUCTOR,
         CAMPUS,
+        BUILDING,
         DAYS,
         TIMES,
+        CLOSED,
         UNTIMED,
+        SPAN,
+        DATES,
         DELIVERY,
+        LANGUAGE,
         REQUIREMENT,
-        SEATS
+        MATERIALS,
+        SEATS,
+        STATUS,
+        PLAN,
+        RECORD
     }
 
     /**

@@ -1,8 +1,6 @@
 package ample.ledger.core.browse;
 
-import ample.ledger.core.schedule.Requirement;
-import ample.ledger.core.schedule.Schedule;
-import ample.ledger.core.schedule.Subject;
+import ample.ledger.core.schedule.CourseCode;
 import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
@@ -15,43 +13,36 @@ import java.util.stream.Collectors;
 public sealed interface CourseCondition extends Condition {
 
     /**
-     * The course is of one of these subjects.
+     * The course has one of these values of the facet, or all of them.
      *
-     * @param codes of subjects; at least one
+     * @param codes at least one
      */
-    record Subjects(Set<String> codes) implements CourseCondition {
+    record Having(CourseFacet facet, Set<String> codes, Facet.Match match) implements CourseCondition {
 
-        /** More names than this make a brief hard to read; codes stand for them then. */
-        private static final int MOST_NAMES = 2;
-
-        public Subjects {
-            codes = sorted(codes, "subject");
+        /** One value or more; of a single one {@code match} makes no difference and is {@code ANY}. */
+        public Having {
+            codes = FacetValues.sorted(facet, codes);
+            match = codes.size() == 1 ? Facet.Match.ANY : match;
         }
 
         @Override
         public Topic topic() {
-            return Topic.SUBJECT;
+            return facet.topic();
         }
 
         @Override
-        public SectionSet in(TermIndex index) {
-            return index.any(codes, index::ofSubject);
+        public CandidateSet in(Moment moment) {
+            return FacetValues.in(moment, facet, codes, match);
         }
 
         @Override
-        public Phrase phrase(Schedule schedule) {
-            List<String> names = codes.size() > MOST_NAMES
-                    ? List.copyOf(codes)
-                    : schedule.subjects().stream()
-                            .filter(subject -> codes.contains(subject.code()))
-                            .map(Subject::name)
-                            .toList();
-            return new Phrase("in", Wording.anyOf(names));
+        public Phrase phrase(Wording wording) {
+            return FacetValues.phrase(wording, facet, codes, match);
         }
 
         @Override
         public Map<String, String> parameters() {
-            return Map.of("subject", String.join(",", codes).toLowerCase(Locale.ROOT));
+            return FacetValues.parameters(facet, codes, match);
         }
     }
 
@@ -64,7 +55,9 @@ public sealed interface CourseCondition extends Condition {
 
         public Numbers {
             numbers = numbers.stream().distinct().sorted().toList();
-            requireSome(numbers.isEmpty(), "course number");
+            if (numbers.isEmpty()) {
+                throw new IllegalArgumentException("A condition on the number must say which");
+            }
         }
 
         @Override
@@ -73,15 +66,17 @@ public sealed interface CourseCondition extends Condition {
         }
 
         @Override
-        public SectionSet in(TermIndex index) {
-            return index.whereCourse(course -> numbers.stream().anyMatch(number -> number.matches(course.code())));
+        public CandidateSet in(Moment moment) {
+            return numbers.stream()
+                    .map(moment.index()::numbered)
+                    .reduce(moment.index().layout().none(), CandidateSet::or);
         }
 
         @Override
-        public Phrase phrase(Schedule schedule) {
+        public Phrase phrase(Wording wording) {
             return new Phrase(
                     "numbered",
-                    Wording.anyOf(numbers.stream().map(NumberPattern::inWords).toList()));
+                    Phrases.anyOf(numbers.stream().map(NumberPattern::inWords).toList()));
         }
 
         @Override
@@ -92,83 +87,93 @@ public sealed interface CourseCondition extends Condition {
     }
 
     /**
-     * The course belongs to one of these years of study.
+     * The title or the description of the course has every one of these words, as {@link CourseWords} finds them.
      *
-     * @param levels at least one, each 1 or more
+     * @param text words with a blank between them; at least one letter or digit
      */
-    record Levels(Set<Integer> levels) implements CourseCondition {
+    record Words(String text) implements CourseCondition {
 
-        public Levels {
-            levels = sorted(levels, "level");
+        public Words {
+            text = text.strip().replaceAll("\\s+", " ");
+            if (CourseWords.tokens(text).isEmpty()) {
+                throw new IllegalArgumentException("There is no word in “" + text + "”");
+            }
         }
 
         @Override
         public Topic topic() {
-            return Topic.LEVEL;
+            return Topic.WORDS;
         }
 
         @Override
-        public SectionSet in(TermIndex index) {
-            return index.any(levels, index::ofLevel);
+        public CandidateSet in(Moment moment) {
+            return moment.index().mentioning(text);
         }
 
         @Override
-        public Phrase phrase(Schedule schedule) {
-            return new Phrase(
-                    "of level",
-                    Wording.anyOf(levels.stream().map(String::valueOf).toList()));
+        public Phrase phrase(Wording wording) {
+            return new Phrase("about", "“" + text + "”");
         }
 
         @Override
         public Map<String, String> parameters() {
-            return Map.of("level", levels.stream().map(String::valueOf).collect(Collectors.joining(",")));
+            return Map.of("words", text);
         }
     }
 
     /**
-     * Sections of the course count toward at least one of these requirements.
+     * The course is none of those already taken.
      *
-     * @param codes at least one
+     * @param taken at least one
      */
-    record Toward(Set<String> codes) implements CourseCondition {
+    record OffRecord(Set<CourseCode> taken) implements CourseCondition {
 
-        public Toward {
-            codes = sorted(codes, "requirement");
+        public OffRecord {
+            if (taken.isEmpty()) {
+                throw new IllegalArgumentException("A condition on the record must say what is on it");
+            }
+            taken = Collections.unmodifiableSortedSet(new TreeSet<>(taken));
         }
 
         @Override
         public Topic topic() {
-            return Topic.REQUIREMENT;
+            return Topic.RECORD;
         }
 
         @Override
-        public SectionSet in(TermIndex index) {
-            return index.any(codes, index::toward);
+        public CandidateSet in(Moment moment) {
+            return notIn(moment).complement();
         }
 
         @Override
-        public Phrase phrase(Schedule schedule) {
-            List<String> names = schedule.requirements().stream()
-                    .filter(requirement -> codes.contains(requirement.code()))
-                    .map(Requirement::name)
-                    .toList();
-            return new Phrase("counting toward", Wording.anyOf(names));
+        public CandidateSet notIn(Moment moment) {
+            return moment.index().ofCourses(taken);
+        }
+
+        @Override
+        public Phrase phrase(Wording wording) {
+            return new Phrase("", "leaving out " + courses());
+        }
+
+        @Override
+        public Phrase notPhrase(Wording wording) {
+            return new Phrase("", "only " + courses());
+        }
+
+        private String courses() {
+            return taken.size() > 2
+                    ? "the %d courses on your record".formatted(taken.size())
+                    : Phrases.allOf(taken.stream().map(CourseCode::toString).toList()) + ", on your record";
         }
 
         @Override
         public Map<String, String> parameters() {
-            return Map.of("toward", String.join(",", codes));
-        }
-    }
-
-    private static <T extends Comparable<T>> Set<T> sorted(Set<T> values, String what) {
-        requireSome(values.isEmpty(), what);
-        return Collections.unmodifiableSortedSet(new TreeSet<>(values));
-    }
-
-    private static void requireSome(boolean empty, String what) {
-        if (empty) {
-            throw new IllegalArgumentException("A condition on the " + what + " needs at least one " + what);
+            return Map.of(
+                    "taken",
+                    taken.stream()
+                            .map(course -> course.subject() + ":" + course.number())
+                            .collect(Collectors.joining(","))
+                            .toLowerCase(Locale.ROOT));
         }
     }
 }

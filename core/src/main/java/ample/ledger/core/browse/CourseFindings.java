@@ -12,7 +12,7 @@ import java.util.stream.Collectors;
 
 /**
  * What fits of one course, in the order to read it: each section that stands alone or leads others, with its own
- * companions after it; then the companions that go with any; then those whose lead does not fit.
+ * companions after it; then the companions that go with any; then those whose lead is left out.
  *
  * @param posted how many sections of the course are posted, fitting or not
  */
@@ -30,16 +30,21 @@ public record CourseFindings(Course course, int posted, List<Line> lines) {
         BOUND_COMPANION,
         /** A companion of any lead of the course. */
         OPEN_COMPANION,
-        /** A companion that fits, of a lead that does not. */
-        LEAD_DOES_NOT_FIT
+        /** A companion that fits, of a lead that is not shown, since a condition on the section alone leaves it out. */
+        LEAD_LEFT_OUT
     }
 
     /** One section that fits. */
     public record Line(Section section, Role role) {}
 
-    /** The courses of {@code findings} in their order. Cost: linear in what fits and in the courses' own sections. */
-    public static List<CourseFindings> of(Findings findings, Schedule schedule) {
-        Map<Course, List<Section>> byCourse = findings.fitting().stream()
+    /**
+     * The courses of some sections of {@code schedule} in their order. Cost: linear in what fits and in the courses' own
+     * sections.
+     *
+     * @param fitting all that fit of each of their courses, in the order of the schedule
+     */
+    public static List<CourseFindings> of(List<Section> fitting, Schedule schedule) {
+        Map<Course, List<Section>> byCourse = fitting.stream()
                 .collect(Collectors.groupingBy(Section::course, LinkedHashMap::new, Collectors.toList()));
         return byCourse.entrySet().stream()
                 .map(entry -> new CourseFindings(
@@ -67,7 +72,7 @@ public record CourseFindings(Course course, int posted, List<Line> lines) {
                         section,
                         anyLead && section.companion().get().boundTo().isEmpty()
                                 ? Role.OPEN_COMPANION
-                                : Role.LEAD_DOES_NOT_FIT))
+                                : Role.LEAD_LEFT_OUT))
                 .sorted(Comparator.comparing(Line::role))
                 .forEach(lines::add);
         return lines;

@@ -1,107 +1,77 @@
 package ample.ledger.core.browse;
 
 import java.util.Arrays;
-import java.util.BitSet;
-import java.util.function.IntPredicate;
 import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 
 /**
- * A set of the sections of one {@link TermIndex}, by their positions in it. Immutable.
- *
- * <p>One bit a section: at the sizes of a term, 2,400 to 100,000 sections, that is 0.3 to 12.5 KB, and every operation is
- * one pass over its words.
+ * A set of sections of one {@link TermIndex}: a bitmap in which one candidate stands for each section. Immutable. What all
+ * candidates of a section agree on is counted over it bit by bit.
  */
-public final class SectionSet {
+final class SectionSet {
 
-    private final long[] words;
-    private final int universe;
+    private final Candidates layout;
+    private final long[] representatives;
+    private final int size;
 
-    private SectionSet(long[] words, int universe) {
-        this.words = words;
-        this.universe = universe;
+    /** Drawn up when first asked for. */
+    private volatile int @Nullable [] sections;
+
+    SectionSet(Candidates layout, long[] representatives) {
+        this.layout = layout;
+        this.representatives = representatives;
+        int bits = 0;
+        for (long word : representatives) {
+            bits += Long.bitCount(word);
+        }
+        this.size = bits;
     }
 
-    /** All of {@code universe} sections. */
-    static SectionSet all(int universe) {
-        return where(universe, position -> true);
+    int size() {
+        return size;
     }
 
-    static SectionSet none(int universe) {
-        return new SectionSet(new long[wordsFor(universe)], universe);
+    /** How many of the sections have their candidates in {@code set}, which has all of a section's or none. */
+    int sizeOfAnd(CandidateSet set) {
+        long[] bits = set.bits();
+        int both = 0;
+        for (int i = 0; i < bits.length; i++) {
+            both += Long.bitCount(representatives[i] & bits[i]);
+        }
+        return both;
     }
 
-    /** Those of {@code universe} sections whose position {@code holds}. */
-    static SectionSet where(int universe, IntPredicate holds) {
-        long[] words = new long[wordsFor(universe)];
-        for (int position = 0; position < universe; position++) {
-            if (holds.test(position)) {
-                words[position >> 6] |= 1L << position;
+    /** The first sections in an order of all, given by their representatives; at most {@code most} of them. */
+    int[] first(int[] representativesInOrder, int most) {
+        int[] found = new int[Math.min(most, size)];
+        int held = 0;
+        for (int place = 0; held < found.length; place++) {
+            int position = representativesInOrder[place];
+            if ((representatives[position >> 6] & 1L << position) != 0) {
+                found[held++] = layout.sectionAt(position);
             }
         }
-        return new SectionSet(words, universe);
+        return found;
     }
 
-    public SectionSet and(SectionSet other) {
-        long[] result = words.clone();
-        for (int i = 0; i < result.length; i++) {
-            result[i] &= other.words[i];
+    /** By their positions in the schedule, in no particular order; not to be written to. */
+    int[] toArray() {
+        int[] known = sections;
+        if (known == null) {
+            known = new int[size];
+            int held = 0;
+            for (int i = 0; i < representatives.length; i++) {
+                for (long left = representatives[i]; left != 0; left &= left - 1) {
+                    known[held++] = layout.sectionAt((i << 6) + Long.numberOfTrailingZeros(left));
+                }
+            }
+            sections = known;
         }
-        return new SectionSet(result, universe);
+        return known;
     }
 
-    public SectionSet or(SectionSet other) {
-        long[] result = words.clone();
-        for (int i = 0; i < result.length; i++) {
-            result[i] |= other.words[i];
-        }
-        return new SectionSet(result, universe);
-    }
-
-    /** What is in this set and not in {@code other}. */
-    public SectionSet minus(SectionSet other) {
-        long[] result = words.clone();
-        for (int i = 0; i < result.length; i++) {
-            result[i] &= ~other.words[i];
-        }
-        return new SectionSet(result, universe);
-    }
-
-    /** Every section that is not in this set. */
-    SectionSet complement() {
-        return all(universe).minus(this);
-    }
-
-    public boolean contains(int position) {
-        return (words[position >> 6] & (1L << position)) != 0;
-    }
-
-    public int size() {
-        int size = 0;
-        for (long word : words) {
-            size += Long.bitCount(word);
-        }
-        return size;
-    }
-
-    /** How many are in both; without making the set of them. */
-    public int sizeOfAnd(SectionSet other) {
-        int size = 0;
-        for (int i = 0; i < words.length; i++) {
-            size += Long.bitCount(words[i] & other.words[i]);
-        }
-        return size;
-    }
-
-    public boolean isEmpty() {
-        return Arrays.stream(words).allMatch(word -> word == 0);
-    }
-
-    /** Ascending. */
-    public IntStream positions() {
-        return BitSet.valueOf(words).stream();
-    }
-
-    private static int wordsFor(int universe) {
-        return (universe + 63) >> 6;
+    /** By their positions in the schedule, ascending. */
+    IntStream sorted() {
+        return Arrays.stream(toArray()).sorted();
     }
 }

@@ -1,78 +1,154 @@
 package ample.ledger.core.browse;
 
 import ample.ledger.core.calendar.Days;
-import ample.ledger.core.calendar.TimeRange;
+import ample.ledger.core.calendar.WeekHours;
 import ample.ledger.core.reading.SeatAccount;
 import ample.ledger.core.schedule.Course;
-import ample.ledger.core.schedule.Delivery;
+import ample.ledger.core.schedule.CourseCode;
+import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.schedule.SeatPool;
 import ample.ledger.core.schedule.Section;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.BitSet;
 import java.util.Collection;
+import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.TreeMap;
 import java.util.function.Function;
-import java.util.function.Predicate;
 import java.util.stream.IntStream;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
- * One edition's sections, laid out so that a {@link Brief} is answered without looking at them one by one. Immutable, and
- * safe for any number of readers.
+ * One edition's sections, laid out so that a {@link Brief} is answered without looking at them one by one. Built once for
+ * each edition; immutable but for the seats.
  *
- * <p>For each value that a condition can ask for there is the set of sections that have it; what is asked for as a range
- * (times, numbers, seats) is a column of numbers.
+ * <p>Safe for any number of readers and one writer of seats: an answer is of one moment, and a change of seats shows in the
+ * next answer.
+ *
+ * <p>What a condition can ask for by its value is a bitmap for each value; what is asked for as a range is a column of
+ * numbers. Both are of candidates: see {@link Candidates}.
  */
 public final class TermIndex {
 
     private final Schedule schedule;
+    private final Vocabulary vocabulary;
     private final LocalDate today;
     private final List<Section> sections;
-    private final SectionSet all;
-    private final Map<String, SectionSet> bySubject;
-    private final Map<Integer, SectionSet> byLevel;
-    private final Map<String, SectionSet> byRequirement;
-    private final Map<String, SectionSet> byCampus;
-    private final Map<Delivery, SectionSet> byDelivery;
-    private final Map<DayOfWeek, SectionSet> byDay;
-    private final SectionSet untimed;
-    private final int[] firstStart;
-    private final int[] lastEnd;
-    private final SeatAccount[] seats;
+    private final Candidates layout;
+    private final Map<Facet, FacetIndex> facets = new HashMap<>();
+    private final MeetingColumns meetings;
+    private final MeetingColumns setMeetings;
+    private final Timetable timetable;
+    private final SlicedColumn numbers;
+    private final List<Course> courses;
+    private final Map<CourseCode, int[]> sectionsOfCourse;
+    private final Map<String, Integer> sectionOfEntry;
+    private final CourseWords words;
+    private final Map<SetCondition.DayRule, List<CandidateSet>> onOneDay = new EnumMap<>(SetCondition.DayRule.class);
+    private final CandidateSet timed;
+    private final Map<Order, int[]> inOrder = new EnumMap<>(Order.class);
+    private final Map<Order, int[]> ranks = new EnumMap<>(Order.class);
+    private volatile SeatView seats;
 
     /** @param today the day on which seats are counted, since seats are held until a day */
     public TermIndex(Schedule schedule, LocalDate today) {
         this.schedule = schedule;
+        this.vocabulary = Vocabulary.of(schedule);
         this.today = today;
         this.sections = schedule.sections();
-        this.all = SectionSet.all(sections.size());
-        this.bySubject = byValue(section -> Set.of(section.course().code().subject()));
-        this.byLevel = byValue(section -> Set.of(section.course().level()));
-        this.byRequirement = byValue(section -> section.course().requirements());
-        this.byCampus = byValue(section -> Set.of(section.campus().code()));
-        this.byDelivery = byValue(section -> Set.of(section.delivery()));
-        this.byDay = byValue(section -> section.days().list());
-        this.untimed = where(Section::untimed);
-        this.firstStart = sections.stream()
-                .mapToInt(section ->
-                        times(section).mapToInt(TimeRange::startMinute).min().orElse(Integer.MAX_VALUE))
+        this.layout = Candidates.of(schedule);
+        this.sectionOfEntry = new HashMap<>();
+        Map<CourseCode, List<Integer>> ofCourse = new TreeMap<>();
+        for (int section = 0; section < sections.size(); section++) {
+            sectionOfEntry.put(sections.get(section).entry().digits(), section);
+            ofCourse.computeIfAbsent(sections.get(section).course().code(), absent -> new ArrayList<>())
+                    .add(section);
+        }
+        this.sectionsOfCourse = new HashMap<>();
+        ofCourse.forEach((course, some) -> sectionsOfCourse.put(
+                course, some.stream().mapToInt(Integer::intValue).toArray()));
+        this.courses = ofCourse.keySet().stream()
+                .map(code -> schedule.course(code).orElseThrow())
+                .toList();
+        for (CourseFacet facet : CourseFacet.values()) {
+            facets.put(facet, index(facet, section -> facet.codesOf(section.course(), schedule)));
+        }
+        for (SectionFacet facet : SectionFacet.values()) {
+            facets.put(facet, index(facet, facet::codesOf));
+        }
+        this.seats = SeatView.of(layout, sections, today);
+        for (SetFacet facet : SetFacet.values()) {
+            if (facet != SetFacet.STATUS) {
+                facets.put(
+                        facet,
+                        index(facet, section -> List.of(facet.codeOf(section, SeatAccount.of(section.pool(), today)))));
+            }
+        }
+        this.meetings = MeetingColumns.ofSections(layout, sections);
+        this.setMeetings = MeetingColumns.ofSets(layout, sections);
+        this.timetable = new Timetable(layout, schedule);
+        this.numbers = SlicedColumn.of(
+                layout,
+                position ->
+                        sections.get(layout.sectionAt(position)).course().code().digits());
+        this.words = new CourseWords(courses);
+        Moment moment = new Moment(this, seats);
+        for (SetCondition.DayRule rule : SetCondition.DayRule.values()) {
+            onOneDay.put(
+                    rule,
+                    Arrays.stream(DayOfWeek.values())
+                            .map(day -> new SetCondition.OnDays(rule, Days.of(day)).in(moment))
+                            .toList());
+        }
+        this.timed = new SetCondition.Timed().in(moment);
+        for (Order order : Order.values()) {
+            order.comparator(schedule).ifPresent(fixed -> keep(order, fixed));
+        }
+    }
+
+    private FacetIndex index(Facet facet, Function<Section, List<String>> codesOf) {
+        return new FacetIndex(
+                layout,
+                vocabulary.values(facet).stream().map(Facet.Value::code).toList(),
+                section -> codesOf.apply(sections.get(section)),
+                facet instanceof SetFacet);
+    }
+
+    private void keep(Order order, Comparator<Section> fixed) {
+        int[] sorted = IntStream.range(0, sections.size())
+                .boxed()
+                .sorted((one, other) -> fixed.compare(sections.get(one), sections.get(other)))
+                .mapToInt(Integer::intValue)
                 .toArray();
-        this.lastEnd = sections.stream()
-                .mapToInt(section ->
-                        times(section).mapToInt(TimeRange::endMinute).max().orElse(Integer.MIN_VALUE))
-                .toArray();
-        this.seats = sections.stream()
-                .map(section -> SeatAccount.of(section.pool(), today))
-                .toArray(SeatAccount[]::new);
+        int[] rank = new int[sorted.length];
+        for (int place = 0; place < sorted.length; place++) {
+            rank[sorted[place]] = place;
+        }
+        inOrder.put(
+                order,
+                Arrays.stream(sorted)
+                        .map(layout::representative)
+                        .filter(position -> position >= 0)
+                        .toArray());
+        ranks.put(order, rank);
     }
 
     public Schedule schedule() {
         return schedule;
+    }
+
+    /** The codes that a brief can name here. */
+    public Vocabulary vocabulary() {
+        return vocabulary;
     }
 
     /** The day on which its seats are counted. */
@@ -80,106 +156,139 @@ public final class TermIndex {
         return today;
     }
 
-    /** The answer to {@code brief}. */
+    /** The answer to {@code brief}, of this moment. */
     public Findings find(Brief brief) {
-        List<SectionSet> sets =
-                brief.conditions().stream().map(condition -> condition.in(this)).toList();
-        SectionSet fitting = sets.stream().reduce(all, SectionSet::and);
-        return new Findings(
-                brief,
-                fitting.positions().mapToObj(sections::get).toList(),
-                RunningAccount.of(brief, sets, all),
-                fitting.isEmpty() && !brief.isEmpty() ? WaysBack.of(brief, sets, sections.size()) : List.of());
+        return new Findings(brief, new Moment(this, seats));
     }
 
-    /** How many sections meet {@code brief}. */
+    /** How many sections fit {@code brief}. */
     public int count(Brief brief) {
+        Moment moment = new Moment(this, seats);
         return brief.conditions().stream()
-                .map(condition -> condition.in(this))
-                .reduce(all, SectionSet::and)
+                .map(condition -> condition.in(moment))
+                .reduce(layout.all(), CandidateSet::and)
                 .size();
     }
 
-    SectionSet ofSubject(String code) {
-        return orNone(bySubject.get(code));
+    /**
+     * Takes over how the seats of some pools stand now. For one writer at a time; others wait.
+     *
+     * @param counts by the code of the pool; pools that this edition does not have are passed over
+     */
+    public synchronized void seatsNow(Map<String, SeatPool.Count> counts) {
+        seats = seats.with(counts);
     }
 
-    SectionSet ofLevel(int level) {
-        return orNone(byLevel.get(level));
+    /** The seats of a section as they stand now; empty for a section that this edition does not have. */
+    public Optional<SeatAccount> seatsOf(EntryNumber entry) {
+        return Optional.ofNullable(sectionOfEntry.get(entry.digits())).map(section -> seats.account(section));
     }
 
-    SectionSet toward(String requirement) {
-        return orNone(byRequirement.get(requirement));
+    Candidates layout() {
+        return layout;
     }
 
-    SectionSet at(String campus) {
-        return orNone(byCampus.get(campus));
+    Section section(int section) {
+        return sections.get(section);
     }
 
-    SectionSet taught(Delivery delivery) {
-        return orNone(byDelivery.get(delivery));
+    FacetIndex facet(Facet facet) {
+        return facets.get(facet);
     }
 
-    SectionSet untimed() {
-        return untimed;
+    /** When sections meet, each by itself. */
+    MeetingColumns meetings() {
+        return meetings;
     }
 
-    SectionSet meetingOnAny(Days days) {
-        return any(days.list(), day -> orNone(byDay.get(day)));
+    /** When complete sets meet. */
+    MeetingColumns setMeetings() {
+        return setMeetings;
     }
 
-    SectionSet meetingOnAll(Days days) {
-        return days.list().stream().map(day -> orNone(byDay.get(day))).reduce(all, SectionSet::and);
+    /** What the condition on a single day holds for. */
+    CandidateSet onOneDay(SetCondition.DayRule rule, DayOfWeek day) {
+        return onOneDay.get(rule).get(day.getValue() - 1);
     }
 
-    /** Those that meet on a day that is not one of these. */
-    SectionSet meetingOutside(Days days) {
-        return meetingOnAny(new Days(Days.ALL.mask() & ~days.mask()));
+    /** Those with a set time. */
+    CandidateSet timed() {
+        return timed;
     }
 
-    /** Those all of whose set times lie within these minutes of the day; those without set times among them. */
-    SectionSet within(int fromMinute, int toMinute) {
-        return SectionSet.where(
-                sections.size(), position -> firstStart[position] >= fromMinute && lastEnd[position] <= toMinute);
+    Timetable timetable() {
+        return timetable;
     }
 
-    SectionSet withSeats(int atLeast, int waitingAtMost) {
-        return SectionSet.where(
-                sections.size(),
-                position -> !sections.get(position).cancelled()
-                        && seats[position].open() >= atLeast
-                        && seats[position].waiting() <= waitingAtMost);
+    SeatAccount accountOf(Section section, SeatView view) {
+        return view.account(sectionOfEntry.get(section.entry().digits()));
     }
 
-    SectionSet whereCourse(Predicate<Course> holds) {
-        return where(section -> holds.test(section.course()));
+    /** The representative of every section in an order that seats do not change; null for one that they do. */
+    int @Nullable [] inOrder(Order order) {
+        return inOrder.get(order);
     }
 
-    <T> SectionSet any(Collection<T> values, Function<T, SectionSet> having) {
-        return values.stream().map(having).reduce(SectionSet.none(sections.size()), SectionSet::or);
+    /** The place of every section in an order that seats do not change; null for one that they do. */
+    int @Nullable [] ranks(Order order) {
+        return ranks.get(order);
     }
 
-    private SectionSet where(Predicate<Section> holds) {
-        return SectionSet.where(sections.size(), position -> holds.test(sections.get(position)));
+    CandidateSet numbered(NumberPattern number) {
+        CandidateSet digits = numbers.atLeast(number.low()).and(numbers.atMost(number.high()));
+        boolean more = !number.subject().isEmpty() || !number.letters().isEmpty();
+        return more
+                ? digits.filter(position -> number.matches(
+                        sections.get(layout.sectionAt(position)).course().code()))
+                : digits;
     }
 
-    private SectionSet orNone(@Nullable SectionSet set) {
-        return set == null ? SectionSet.none(sections.size()) : set;
+    /** Whether some course has this word, as {@link CourseWords} finds words. */
+    boolean mentionsWithTypo(String word) {
+        return !words.find(word).isEmpty();
     }
 
-    private <T> Map<T, SectionSet> byValue(Function<Section, Collection<T>> values) {
-        Map<T, BitSet> positions = new HashMap<>();
-        IntStream.range(0, sections.size())
-                .forEach(position -> values.apply(sections.get(position))
-                        .forEach(value -> positions
-                                .computeIfAbsent(value, absent -> new BitSet())
-                                .set(position)));
-        Map<T, SectionSet> sets = new HashMap<>();
-        positions.forEach((value, bits) -> sets.put(value, SectionSet.where(sections.size(), bits::get)));
-        return Map.copyOf(sets);
+    CandidateSet mentioning(String text) {
+        BitSet found = words.find(text);
+        return ofCourses(found.stream().mapToObj(courses::get).map(Course::code).toList());
     }
 
-    private static Stream<TimeRange> times(Section section) {
-        return section.meetings().stream().flatMap(meeting -> meeting.timing().time().stream());
+    CandidateSet ofCourses(Collection<CourseCode> codes) {
+        return ofSections(
+                codes.stream().flatMapToInt(code -> IntStream.of(sectionsOfCourse.getOrDefault(code, new int[0]))));
+    }
+
+    CandidateSet entered(Collection<EntryNumber> entries) {
+        return ofSections(places(entries));
+    }
+
+    /** The candidates whose set meets in one of these hours. */
+    CandidateSet meetingIn(WeekHours hours) {
+        return timetable.setsMeetingIn(hours);
+    }
+
+    /** The candidates whose section itself meets in one of these hours. */
+    CandidateSet itselfMeetingIn(WeekHours hours) {
+        return timetable.sectionsMeetingIn(hours);
+    }
+
+    /** The candidates that clash with one of these sections: themselves, or in any section of their set. */
+    CandidateSet clashing(Collection<EntryNumber> plan, boolean inSet) {
+        return places(plan)
+                .mapToObj(section -> timetable.clashing(section, inSet))
+                .reduce(layout.none(), CandidateSet::or);
+    }
+
+    private IntStream places(Collection<EntryNumber> entries) {
+        return entries.stream()
+                .map(entry -> sectionOfEntry.get(entry.digits()))
+                .filter(Objects::nonNull)
+                .mapToInt(Integer::intValue);
+    }
+
+    private CandidateSet ofSections(IntStream wanted) {
+        long[] bits = new long[layout.words()];
+        wanted.flatMap(layout::ofSection).forEach(position -> bits[position >> 6] |= 1L << position);
+        return new CandidateSet(layout, bits);
     }
 }

@@ -2,36 +2,43 @@ package ample.ledger.core.browse;
 
 import ample.ledger.core.browse.Findings.WayBack;
 import java.util.Comparator;
-import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
+import java.util.Set;
 import java.util.stream.IntStream;
 
 /**
  * Every smallest set of conditions to drop so that something fits.
  *
- * <p>The conditions that a section fails are a bit mask; dropping a set of conditions brings the section back exactly
- * when its mask lies within the set. So the smallest sets are the masks that hold no other section's mask. Cost: one
- * pass over the sections, and the square of the number of different masks.
+ * <p>The conditions that a candidate fails are a bit mask; dropping a set of conditions brings its section back exactly when
+ * the mask lies within the set. So the smallest sets are the masks that hold no other candidate's mask. Cost: one pass over
+ * the candidates for each condition, and the square of the number of different masks.
  */
 final class WaysBack {
 
     private WaysBack() {}
 
-    /** Sets that bring back most first, then those with fewer conditions. For fewer than 32 conditions. */
-    static List<WayBack> of(Brief brief, List<SectionSet> sets, int sections) {
-        Map<Integer, Integer> sectionsByMask = new HashMap<>();
-        for (int position = 0; position < sections; position++) {
-            int mask = 0;
-            for (int i = 0; i < sets.size(); i++) {
-                mask |= sets.get(i).contains(position) ? 0 : 1 << i;
-            }
-            sectionsByMask.merge(mask, 1, Integer::sum);
+    /**
+     * Sets that bring back most first, then those with fewer conditions. For fewer than 32 conditions.
+     *
+     * @param terms for each term, of each condition the candidates that meet it
+     */
+    static List<WayBack> of(List<Condition> conditions, List<List<CandidateSet>> terms) {
+        Set<Integer> masks = new HashSet<>();
+        for (List<CandidateSet> sets : terms) {
+            sets.get(0).layout().all().forEach(position -> {
+                int mask = 0;
+                for (int i = 0; i < sets.size(); i++) {
+                    mask |= sets.get(i).contains(position) ? 0 : 1 << i;
+                }
+                masks.add(mask);
+            });
         }
-        return sectionsByMask.keySet().stream()
-                .filter(mask -> sectionsByMask.keySet().stream()
-                        .noneMatch(other -> !other.equals(mask) && (other & mask) == other))
-                .map(mask -> new WayBack(conditions(brief, mask), sectionsByMask.get(mask)))
+        return masks.stream()
+                .filter(mask -> masks.stream().noneMatch(other -> !other.equals(mask) && (other & mask) == other))
+                .map(mask -> new WayBack(
+                        named(conditions, mask),
+                        terms.stream().mapToInt(sets -> without(mask, sets)).sum()))
                 .sorted(Comparator.comparingInt(WayBack::sections)
                         .reversed()
                         .thenComparingInt(way -> way.dropped().size())
@@ -39,10 +46,18 @@ final class WaysBack {
                 .toList();
     }
 
-    private static List<Condition> conditions(Brief brief, int mask) {
-        return IntStream.range(0, brief.conditions().size())
+    private static int without(int mask, List<CandidateSet> sets) {
+        return IntStream.range(0, sets.size())
+                .filter(i -> (mask & 1 << i) == 0)
+                .mapToObj(sets::get)
+                .reduce(sets.get(0).layout().all(), CandidateSet::and)
+                .size();
+    }
+
+    private static List<Condition> named(List<Condition> conditions, int mask) {
+        return IntStream.range(0, conditions.size())
                 .filter(i -> (mask & 1 << i) != 0)
-                .mapToObj(brief.conditions()::get)
+                .mapToObj(conditions::get)
                 .toList();
     }
 }

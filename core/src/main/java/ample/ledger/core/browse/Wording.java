@@ -1,26 +1,15 @@
 package ample.ledger.core.browse;
 
-import java.util.List;
+import ample.ledger.core.calendar.ClockStyle;
+import ample.ledger.core.schedule.Schedule;
 
-/** How lists are said. */
-final class Wording {
+/**
+ * What decides how a condition is said: the names of what it speaks of, and how the reader likes times to be written.
+ */
+public record Wording(Vocabulary vocabulary, ClockStyle clock) {
 
-    private Wording() {}
-
-    /** "Tidewall", "Tidewall or Upper Fell", "Tidewall, Upper Fell or Orchard Yard". */
-    static String anyOf(List<String> names) {
-        return join(names, " or ");
-    }
-
-    /** "Mon", "Mon and Wed", "Mon, Wed and Thu". */
-    static String allOf(List<String> names) {
-        return join(names, " and ");
-    }
-
-    private static String join(List<String> names, String last) {
-        int count = names.size();
-        return count < 2
-                ? String.join("", names)
-                : String.join(", ", names.subList(0, count - 1)) + last + names.get(count - 1);
+    /** With the names of one schedule, and times in 24 hours. */
+    public static Wording of(Schedule schedule) {
+        return new Wording(Vocabulary.of(schedule), ClockStyle.HOURS_24);
     }
 }

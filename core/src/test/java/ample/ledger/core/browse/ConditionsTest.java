@@ -4,12 +4,13 @@ import static ample.ledger.core.fixtures.SectionBuilder.days;
 import static ample.ledger.core.fixtures.SectionBuilder.section;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import ample.ledger.core.browse.SectionCondition.Between;
-import ample.ledger.core.browse.SectionCondition.DayRule;
-import ample.ledger.core.browse.SectionCondition.OnDays;
-import ample.ledger.core.browse.SectionCondition.Seats;
-import ample.ledger.core.browse.SectionCondition.Timed;
+import ample.ledger.core.browse.SetCondition.Between;
+import ample.ledger.core.browse.SetCondition.DayRule;
+import ample.ledger.core.browse.SetCondition.OnDays;
+import ample.ledger.core.browse.SetCondition.Seats;
+import ample.ledger.core.browse.SetCondition.Timed;
 import ample.ledger.core.calendar.ClockTime;
+import ample.ledger.core.calendar.WeekHours;
 import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.core.fixtures.SectionBuilder;
 import java.time.LocalDate;
@@ -94,6 +95,32 @@ class ConditionsTest {
         assertThat(fits(section("GLAC 120").seats(45, 10, 0).cancelled(), safe)).isFalse();
     }
 
+    @Test
+    void closedHoursAreClosedToTheQuarter() {
+        assertThat(fits(MON_WED, closed("mon:8:00-9:30"))).isTrue();
+        assertThat(fits(MON_WED, closed("mon:8:00-9:45"))).isFalse();
+        assertThat(fits(MON_WED, closed("wed:10:45-11:00"))).isFalse();
+        assertThat(fits(MON_WED, closed("wed:11:00-24:00"))).isTrue();
+        assertThat(fits(MON_WED, closed("tue:8:00-18:00"))).isTrue();
+        assertThat(fits(UNTIMED, closed("mon:0:00-24:00"))).isTrue();
+    }
+
+    @Test
+    void turnedRoundItKeepsWhatItWouldRemove() {
+        assertThat(fits(MON_WED, new Not(new OnDays(DayRule.ONLY, days("Mon")))))
+                .isTrue();
+        assertThat(fits(MON_WED, new Not(between("9:00", "11:00")))).isFalse();
+        assertThat(fits(MON_WED, new Not(between("10:00", "11:00")))).isTrue();
+        assertThat(fits(UNTIMED, new Not(between("10:00", "11:00")))).isTrue();
+        assertThat(fits(UNTIMED, new Not(new Timed()))).isTrue();
+        assertThat(fits(MON_WED, new Not(new Timed()))).isFalse();
+        assertThat(fits(MON_WED, new Not(closed("mon:9:00-10:00")))).isTrue();
+    }
+
+    private static SetCondition.Closed closed(String stretch) {
+        return new SetCondition.Closed(WeekHours.parse(stretch).orElseThrow());
+    }
+
     @ParameterizedTest
     @CsvSource({
         "240, GLAC 240d, true",
@@ -124,15 +151,22 @@ class ConditionsTest {
                                         "from", List.of("9"),
                                         "toward", List.of("field-practice,making,quantitative"),
                                         "seats", List.of("3"),
-                                        "waiting", List.of("0")),
-                                schedule)
+                                        "waiting", List.of("0"),
+                                        "closed", List.of("mon:12:00-13:00"),
+                                        "weeks", List.of("8"),
+                                        "kind", List.of("lecture"),
+                                        "not", List.of("kind")),
+                                Vocabulary.of(schedule))
                         .brief()
                         .conditions())
-                .extracting(condition -> condition.phrase(schedule).standingAlone())
+                .extracting(condition -> condition.phrase(Wording.of(schedule)).standingAlone())
                 .containsExactly(
+                        "Not of kind lecture",
                         "At Tidewall or Upper Fell",
                         "On all of Mon and Thu",
                         "From 9:00",
+                        "Not Mon 12:00–13:00",
+                        "Lasting at most 8 weeks",
                         "Counting toward Quantitative, Field practice or Making",
                         "With 3 or more seats and nobody waiting");
     }

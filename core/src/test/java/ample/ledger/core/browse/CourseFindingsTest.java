@@ -38,16 +38,22 @@ class CourseFindingsTest {
     }
 
     @Test
-    void aCompanionWhoseLectureDoesNotFitSaysSo() {
+    void aCompanionWhoseLectureIsLeftOutSaysSo() {
+        assertThat(lines(Map.of("subject", List.of("tide"), "number", List.of("214"), "kind", List.of("lab"))))
+                .contains("T1-a LEAD_LEFT_OUT", "T2-b LEAD_LEFT_OUT")
+                .noneMatch(line -> line.endsWith(" LEAD"));
+    }
+
+    @Test
+    void aLectureNoneOfWhoseLabsFitsIsNotShown() {
         assertThat(lines(Map.of(
                         "subject", List.of("tide"), "number", List.of("214"), "days", List.of("only:tue,thu,fri"))))
-                .containsExactly(
-                        "T2 LEAD", "T1-a LEAD_DOES_NOT_FIT", "T1-b LEAD_DOES_NOT_FIT", "T1-c LEAD_DOES_NOT_FIT");
+                .isEmpty();
     }
 
     private static List<String> lines(Map<String, List<String>> address) {
-        Brief brief = BriefAddress.read(address, INDEX.schedule()).brief();
-        return CourseFindings.of(INDEX.find(brief), INDEX.schedule()).stream()
+        Brief brief = BriefAddress.read(address, INDEX.vocabulary()).brief();
+        return CourseFindings.of(INDEX.find(brief).fitting(), INDEX.schedule()).stream()
                 .flatMap(course -> course.lines().stream())
                 .map(line -> line.section().code() + " " + line.role())
                 .toList();

@@ -1,41 +1,36 @@
-package ample.ledger.core.edition;
+package ample.ledger.core.calendar;
 
-import ample.ledger.core.calendar.TermCalendar;
-import ample.ledger.core.calendar.TimeRange;
-import ample.ledger.core.calendar.Timing;
-import ample.ledger.core.schedule.Meeting;
 import java.time.LocalDate;
-import java.util.HashMap;
+import java.util.Collection;
 import java.util.LinkedHashSet;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 
 /**
- * The dates on which meetings are in each other's time. Remembers the dates of every timing that it has seen: a term of
- * 100,000 sections has a few hundred of them.
+ * The dates on which timings of one term are in each other's time. Remembers the dates of every timing that it has seen: a
+ * term of 100,000 sections has a few hundred of them. Safe for many threads.
  */
-final class Overlaps {
+public final class Overlaps {
 
     private final TermCalendar calendar;
-    private final Map<Timing, Set<LocalDate>> datesOf = new HashMap<>();
+    private final Map<Timing, Set<LocalDate>> datesOf = new ConcurrentHashMap<>();
 
-    Overlaps(TermCalendar calendar) {
+    public Overlaps(TermCalendar calendar) {
         this.calendar = calendar;
     }
 
-    /** In order; empty when none of {@code some} ever meets in the time of one of {@code others}. */
-    Set<LocalDate> dates(List<Meeting> some, List<Meeting> others) {
+    /** In order; empty when none of {@code some} is ever held in the time of one of {@code others}. */
+    public Set<LocalDate> dates(Collection<Timing> some, Collection<Timing> others) {
         Set<LocalDate> dates = new TreeSet<>();
-        for (Meeting one : some) {
-            for (Meeting other : others) {
-                if (mayOverlap(one.timing(), other.timing())) {
-                    Set<LocalDate> held = dates(other.timing());
-                    dates.addAll(
-                            dates(one.timing()).stream().filter(held::contains).collect(Collectors.toSet()));
+        for (Timing one : some) {
+            for (Timing other : others) {
+                if (mayOverlap(one, other)) {
+                    Set<LocalDate> held = dates(other);
+                    dates.addAll(dates(one).stream().filter(held::contains).collect(Collectors.toSet()));
                 }
             }
         }

@@ -1,0 +1,9 @@
+package ample.ledger.core.browse;
+
+/** An index with its seats as they stand at one moment, so that all of an answer is of one moment. */
+public record Moment(TermIndex index, SeatView seats) {
+
+    FacetIndex facet(Facet facet) {
+        return facet == SetFacet.STATUS ? seats.statuses() : index.facet(facet);
+    }
+}
