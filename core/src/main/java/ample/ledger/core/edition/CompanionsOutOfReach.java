@@ -1,5 +1,6 @@
 package ample.ledger.core.edition;
 
+import ample.ledger.core.calendar.Overlaps;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
 import java.util.List;
@@ -16,7 +17,7 @@ final class CompanionsOutOfReach {
         return schedule.sections().stream()
                 .filter(section -> section.companion().isPresent() && !section.cancelled())
                 .filter(companion -> leads(schedule, companion).stream()
-                        .noneMatch(lead -> overlaps.dates(lead.meetings(), companion.meetings())
+                        .noneMatch(lead -> overlaps.dates(lead.timings(), companion.timings())
                                 .isEmpty()))
                 .map(companion -> Warning.ofSections(
                         Warning.Kind.COMPANION_OUT_OF_REACH, sentence(schedule, companion), companion));

@@ -1,5 +1,7 @@
 package ample.ledger.core.edition;
 
+import ample.ledger.core.calendar.Overlaps;
+import ample.ledger.core.calendar.Timing;
 import ample.ledger.core.schedule.Instructor;
 import ample.ledger.core.schedule.Meeting;
 import ample.ledger.core.schedule.Place;
@@ -26,8 +28,8 @@ final class DoubleBookings {
 
     private static final DateTimeFormatter DATE = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
 
-    /** The meetings of a section that need the same room or person. */
-    private record Use(Section section, List<Meeting> meetings) {}
+    /** When a section needs a room or a person. */
+    private record Use(Section section, List<Timing> timings) {}
 
     private final Schedule schedule;
     private final Overlaps overlaps;
@@ -50,11 +52,19 @@ final class DoubleBookings {
                 List<Meeting> meetings = held.apply(section);
                 for (Meeting meeting : meetings) {
                     if (meeting.place() instanceof Place.Room room) {
-                        use(rooms, room.building().name() + " " + room.room(), new Use(section, List.of(meeting)));
+                        use(
+                                rooms,
+                                room.building().name() + " " + room.room(),
+                                new Use(section, List.of(meeting.timing())));
                     }
                 }
                 for (Instructor person : section.instructors()) {
-                    use(people, person.name(), new Use(section, meetings));
+                    use(
+                            people,
+                            person.name(),
+                            new Use(
+                                    section,
+                                    meetings.stream().map(Meeting::timing).toList()));
                 }
             }
         }
@@ -76,7 +86,7 @@ final class DoubleBookings {
                             .pool()
                             .code()
                             .equals(other.section().pool().code())) {
-                        Set<LocalDate> dates = overlaps.dates(one.meetings(), other.meetings());
+                        Set<LocalDate> dates = overlaps.dates(one.timings(), other.timings());
                         if (!dates.isEmpty()) {
                             warnings.add(warning(kind, holder, one.section(), other.section(), dates));
                         }

@@ -1,9 +1,10 @@
 package ample.ledger.core.reading;
 
+import ample.ledger.core.schedule.Coded;
 import ample.ledger.core.schedule.Section;
 
 /** Whether a section can be had, each with its own word; {@link #of} derives it. */
-public enum Status {
+public enum Status implements Coded {
     OPEN("open"),
     OPEN_BUT_NOT_TO_YOU("open, but not to you"),
     FULL_WAITLIST_OPEN("full, waitlist open"),

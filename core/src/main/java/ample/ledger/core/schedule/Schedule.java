@@ -28,6 +28,7 @@ public final class Schedule {
     private final Lists lists;
     private final List<Course> courses;
     private final List<Section> sections;
+    private final Map<String, Subject> subjectByCode;
     private final Map<EntryNumber, Section> byEntry;
     private final Map<CourseCode, Course> courseByCode;
     private final Map<CourseCode, List<Section>> byCourse;
@@ -49,6 +50,8 @@ public final class Schedule {
         this.courseByCode =
                 this.courses.stream().collect(Collectors.toUnmodifiableMap(Course::code, Function.identity()));
         this.sections = sections.stream().sorted(SECTION_ORDER).toList();
+        this.subjectByCode =
+                lists.subjects().stream().collect(Collectors.toUnmodifiableMap(Subject::code, Function.identity()));
         this.byEntry =
                 this.sections.stream().collect(Collectors.toUnmodifiableMap(Section::entry, Function.identity()));
         this.byCourse = this.sections.stream()
@@ -80,6 +83,10 @@ public final class Schedule {
 
     public List<Subject> subjects() {
         return lists.subjects();
+    }
+
+    public Optional<Subject> subject(String code) {
+        return Optional.ofNullable(subjectByCode.get(code));
     }
 
     public List<Requirement> requirements() {

@@ -1,6 +1,7 @@
 package ample.ledger.core.schedule;
 
 import ample.ledger.core.calendar.Days;
+import ample.ledger.core.calendar.Timing;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -48,6 +49,11 @@ public record Section(
         exams = List.copyOf(exams);
         restrictions = List.copyOf(restrictions);
         notes = List.copyOf(notes);
+    }
+
+    /** When its meetings take place, in their order. */
+    public List<Timing> timings() {
+        return meetings.stream().map(Meeting::timing).toList();
     }
 
     /** Every day of the week on which it meets at a set time, one-off dates included. */
