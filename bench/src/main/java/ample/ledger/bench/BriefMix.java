@@ -1,0 +1,141 @@
+package ample.ledger.bench;
+
+import ample.ledger.core.browse.Brief;
+import ample.ledger.core.browse.Condition;
+import ample.ledger.core.browse.CourseCondition;
+import ample.ledger.core.browse.CourseFacet;
+import ample.ledger.core.browse.Facet;
+import ample.ledger.core.browse.NumberPattern;
+import ample.ledger.core.browse.SectionFacet;
+import ample.ledger.core.browse.SetCondition;
+import ample.ledger.core.browse.SetCondition.DayRule;
+import ample.ledger.core.browse.SetFacet;
+import ample.ledger.core.browse.TermIndex;
+import ample.ledger.core.calendar.Days;
+import ample.ledger.core.calendar.WeekHours;
+import ample.ledger.core.schedule.Schedule;
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.Random;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.function.Supplier;
+
+/** The fixed mix of briefs that every engine answers: 200 of three to eight conditions, the same for one schedule. */
+final class BriefMix {
+
+    static final int BRIEFS = 200;
+
+    private final Schedule schedule;
+    private final Random dice = new Random(2031);
+
+    private BriefMix(Schedule schedule) {
+        this.schedule = schedule;
+    }
+
+    /** Nine of ten find something. */
+    static List<Brief> of(TermIndex index) {
+        BriefMix mix = new BriefMix(index.schedule());
+        List<Brief> briefs = new ArrayList<>();
+        while (briefs.size() < BRIEFS) {
+            Brief brief = mix.brief();
+            if (briefs.size() % 10 == 0 || index.count(brief) > 0) {
+                briefs.add(brief);
+            }
+        }
+        return List.copyOf(briefs);
+    }
+
+    private Brief brief() {
+        List<Supplier<Condition>> kinds = new ArrayList<>(List.of(
+                () -> having(CourseFacet.SUBJECT, 6),
+                () -> having(CourseFacet.LEVEL, 2),
+                () -> having(CourseFacet.REQUIREMENT, 3),
+                () -> having(CourseFacet.DEPARTMENT, 3),
+                () -> having(CourseFacet.CREDITS, 3),
+                () -> having(SectionFacet.KIND, 3),
+                () -> having(SectionFacet.BUILDING, 4),
+                () -> having(SetFacet.CAMPUS, 2),
+                () -> having(SetFacet.DELIVERY, 2),
+                () -> having(SetFacet.SPAN, 2),
+                () -> having(SetFacet.MATERIALS, 1),
+                () -> having(SetFacet.STATUS, 2),
+                this::numbers,
+                this::onDays,
+                this::onDays,
+                this::between,
+                this::between,
+                this::closed,
+                () -> new SetCondition.Timed(),
+                this::dates,
+                this::seats,
+                this::seats));
+        Collections.shuffle(kinds, dice);
+        int wanted = 3 + dice.nextInt(6);
+        Brief brief = Brief.EVERYTHING;
+        for (Supplier<Condition> kind : kinds) {
+            if (brief.conditions().size() < wanted) {
+                brief = brief.with(kind.get());
+            }
+        }
+        return brief;
+    }
+
+    private Condition having(Facet facet, int most) {
+        List<Facet.Value> values = facet.values(schedule);
+        Set<String> codes = new TreeSet<>();
+        for (int i = 0; i <= dice.nextInt(most); i++) {
+            codes.add(values.get(dice.nextInt(values.size())).code());
+        }
+        return facet.having(codes, Facet.Match.ANY);
+    }
+
+    private Condition numbers() {
+        int low = 100 * (1 + dice.nextInt(4));
+        return new CourseCondition.Numbers(List.of(new NumberPattern(low, low + 99 + 100 * dice.nextInt(2), "")));
+    }
+
+    private Condition onDays() {
+        DayRule rule = dice.nextInt(4) > 0 ? DayRule.ONLY : DayRule.values()[dice.nextInt(4)];
+        return new SetCondition.OnDays(rule, new Days(1 + dice.nextInt(31)));
+    }
+
+    private Condition between() {
+        int from = 16 + dice.nextInt(8);
+        return new SetCondition.Between(
+                Optional.of(halfHour(from)), Optional.of(halfHour(from + 6 + dice.nextInt(12))));
+    }
+
+    private Condition closed() {
+        WeekHours hours = WeekHours.NONE;
+        for (int i = 0; i <= dice.nextInt(4); i++) {
+            int from = 8 * 60 + 30 * dice.nextInt(16);
+            hours = hours.plus(
+                    WeekHours.of(DayOfWeek.of(1 + dice.nextInt(5)), from, from + 60 * (1 + dice.nextInt(4))));
+        }
+        return new SetCondition.Closed(hours);
+    }
+
+    private Condition dates() {
+        LocalDate first = schedule.term().dates().first();
+        return dice.nextBoolean()
+                ? new SetCondition.Dates(
+                        Optional.of(first.plusDays(dice.nextInt(50))), Optional.empty(), OptionalInt.empty())
+                : new SetCondition.Dates(Optional.empty(), Optional.empty(), OptionalInt.of(7 + dice.nextInt(9)));
+    }
+
+    private Condition seats() {
+        return new SetCondition.Seats(
+                1 + dice.nextInt(4), dice.nextBoolean() ? OptionalInt.of(0) : OptionalInt.empty());
+    }
+
+    private static LocalTime halfHour(int count) {
+        return LocalTime.MIDNIGHT.plusMinutes(30L * count);
+    }
+}

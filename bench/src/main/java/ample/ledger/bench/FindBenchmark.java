@@ -1,0 +1,245 @@
+package ample.ledger.bench;
+
+import ample.ledger.core.browse.Brief;
+import ample.ledger.core.browse.Condition;
+import ample.ledger.core.browse.Facet;
+import ample.ledger.core.browse.Findings;
+import ample.ledger.core.browse.Order;
+import ample.ledger.core.browse.SectionFacet;
+import ample.ledger.core.browse.TermIndex;
+import ample.ledger.core.exchange.ScheduleBundle;
+import ample.ledger.demo.DemoBundles;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.sql.SQLException;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Random;
+import java.util.concurrent.TimeUnit;
+import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.BenchmarkMode;
+import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Measurement;
+import org.openjdk.jmh.annotations.Mode;
+import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Param;
+import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.Setup;
+import org.openjdk.jmh.annotations.State;
+import org.openjdk.jmh.annotations.Warmup;
+import org.openjdk.jmh.infra.Blackhole;
+
+/**
+ * The whole answer to each brief of one fixed mix: what is left after each condition, "only this one", the counts of all
+ * values, the density of the week, the first 60 lines in the order of the first meeting. One shot is the mix of 200 briefs.
+ *
+ * <p>Before anything is measured the answers are compared: a peer that answers another question measures nothing.
+ */
+@BenchmarkMode(Mode.SingleShotTime)
+@OutputTimeUnit(TimeUnit.MICROSECONDS)
+@Fork(value = 1, jvmArgs = "-Xmx8g")
+public class FindBenchmark {
+
+    private static final LocalDate TODAY = LocalDate.of(2031, 6, 17);
+    private static final int COMPARED = 20;
+
+    /** The ledger's index and the mix. */
+    @State(Scope.Benchmark)
+    public static class Ours {
+
+        @Param("20000")
+        private int sections;
+
+        private TermIndex index;
+        private List<Brief> mix;
+
+        @Setup
+        public void prepare() {
+            DemoBundles demo = new DemoBundles(Path.of("demo/kernel"), 2031);
+            index = new TermIndex(ScheduleBundle.of(demo.autumn(sections)).schedule(), TODAY);
+            mix = BriefMix.of(index);
+        }
+
+        /** Goes on only if a peer gives the same answers. */
+        private void compare(Answering peer) throws SQLException {
+            for (Brief brief : mix.subList(0, COMPARED)) {
+                String wanted = Answer.of(index, brief).toString();
+                String actual = peer.answer(brief).toString();
+                if (!wanted.equals(actual)) {
+                    throw new IllegalStateException(
+                            "Another answer for " + brief + "\n wanted " + wanted + "\n but was " + actual);
+                }
+            }
+        }
+    }
+
+    private interface Answering {
+        Answer answer(Brief brief) throws SQLException;
+    }
+
+    /** The pass over the records. */
+    @State(Scope.Benchmark)
+    public static class Plain {
+
+        private PlainPass pass;
+
+        @Setup
+        public void prepare(Ours ours) throws SQLException {
+            pass = new PlainPass(new Rows(ours.index.schedule()));
+            ours.compare(pass::answer);
+        }
+    }
+
+    /** PostgreSQL with the same rows. */
+    @State(Scope.Benchmark)
+    public static class Postgres {
+
+        private SqlPeer peer;
+
+        @Setup
+        public void prepare(Ours ours) throws SQLException, IOException {
+            Rows rows = new Rows(ours.index.schedule());
+            peer = SqlPeer.postgres(rows, new PlainPass(rows));
+            ours.compare(peer::answer);
+        }
+    }
+
+    /** DuckDB with the same rows. */
+    @State(Scope.Benchmark)
+    public static class DuckDb {
+
+        private SqlPeer peer;
+
+        @Setup
+        public void prepare(Ours ours) throws SQLException, IOException {
+            Rows rows = new Rows(ours.index.schedule());
+            peer = SqlPeer.duckdb(rows, new PlainPass(rows));
+            ours.compare(peer::answer);
+        }
+    }
+
+    /** Lucene with a document for each section. */
+    @State(Scope.Benchmark)
+    public static class Lucene {
+
+        private LucenePeer peer;
+
+        @Setup
+        public void prepare(Ours ours) throws IOException {
+            Rows rows = new Rows(ours.index.schedule());
+            peer = new LucenePeer(rows, new PlainPass(rows));
+            // Sections by themselves: never fewer than fit with a complete set.
+            for (Brief brief : ours.mix.subList(0, COMPARED)) {
+                int alone = peer.answer(brief).fitting();
+                if (alone < ours.index.count(brief)) {
+                    throw new IllegalStateException("Lucene finds " + alone + " for " + brief);
+                }
+            }
+        }
+    }
+
+    /** As many bitmaps as values are counted; persons are counted one by one, not by bitmaps. */
+    @State(Scope.Benchmark)
+    public static class Bitmaps {
+
+        private long[][] bitmaps;
+
+        @Setup
+        public void prepare(Ours ours) {
+            int values = 7
+                    + Facet.all().stream()
+                            .filter(facet -> facet != SectionFacet.INSTRUCTOR)
+                            .mapToInt(
+                                    facet -> facet.values(ours.index.schedule()).size())
+                            .sum();
+            Random dice = new Random(1);
+            bitmaps = new long[values][];
+            for (int i = 0; i < values; i++) {
+                bitmaps[i] = dice.longs((ours.sections + 63) / 64).toArray();
+            }
+        }
+    }
+
+    @Benchmark
+    @Warmup(iterations = 60)
+    @Measurement(iterations = 60)
+    public void ledger(Ours ours, Blackhole out) {
+        for (Brief brief : ours.mix) {
+            Findings findings = ours.index.find(brief);
+            out.consume(findings.account());
+            out.consume(findings.valueCounts());
+            out.consume(findings.density());
+            out.consume(findings.first(Order.MEETING, Answer.LINES));
+        }
+    }
+
+    /** Matches and value counts only, which is what Lucene is asked. */
+    @Benchmark
+    @Warmup(iterations = 60)
+    @Measurement(iterations = 60)
+    public void ledgerOnlyWhatLuceneIsAsked(Ours ours, Blackhole out) {
+        for (Brief brief : ours.mix) {
+            Findings findings = ours.index.find(brief);
+            out.consume(findings.size());
+            out.consume(findings.valueCounts());
+        }
+    }
+
+    /** One pass of {@code and} and population count over a bitmap for each value counted and each condition. */
+    @Benchmark
+    @Warmup(iterations = 60)
+    @Measurement(iterations = 60)
+    public long floorOfBitmaps(Ours ours, Bitmaps floor) {
+        long[][] bitmaps = floor.bitmaps;
+        long sum = 0;
+        for (Brief brief : ours.mix) {
+            List<Condition> conditions = brief.conditions();
+            for (int i = 0; i < bitmaps.length + conditions.size(); i++) {
+                long[] one = bitmaps[i % bitmaps.length];
+                long[] other = bitmaps[(i * 7 + 3) % bitmaps.length];
+                int both = 0;
+                for (int word = 0; word < one.length; word++) {
+                    both += Long.bitCount(one[word] & other[word]);
+                }
+                sum += both;
+            }
+        }
+        return sum;
+    }
+
+    @Benchmark
+    @Warmup(iterations = 2)
+    @Measurement(iterations = 5)
+    public void plainPass(Ours ours, Plain plain, Blackhole out) {
+        for (Brief brief : ours.mix) {
+            out.consume(plain.pass.answer(brief));
+        }
+    }
+
+    @Benchmark
+    @Warmup(iterations = 10)
+    @Measurement(iterations = 10)
+    public void luceneMatchesAndCounts(Ours ours, Lucene lucene, Blackhole out) throws IOException {
+        for (Brief brief : ours.mix) {
+            out.consume(lucene.peer.answer(brief));
+        }
+    }
+
+    @Benchmark
+    @Warmup(iterations = 1)
+    @Measurement(iterations = 3)
+    public void duckdb(Ours ours, DuckDb duckdb, Blackhole out) throws SQLException {
+        for (Brief brief : ours.mix) {
+            out.consume(duckdb.peer.answer(brief));
+        }
+    }
+
+    @Benchmark
+    @Warmup(iterations = 1)
+    @Measurement(iterations = 3)
+    public void postgres(Ours ours, Postgres postgres, Blackhole out) throws SQLException {
+        for (Brief brief : ours.mix) {
+            out.consume(postgres.peer.answer(brief));
+        }
+    }
+}
