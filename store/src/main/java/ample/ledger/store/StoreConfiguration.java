@@ -19,6 +19,11 @@ public class StoreConfiguration {
     }
 
     @Bean
+    SeatWords seatWords(SeatWordMapper mapper, PlatformTransactionManager transactions) {
+        return new SeatWords(mapper, new TransactionTemplate(transactions));
+    }
+
+    @Bean
     Uploads uploads(UploadMapper mapper) {
         return new Uploads(mapper);
     }

@@ -195,7 +195,7 @@ class EditionsTest {
     @Test
     void newsOfAnEditionTravelsWithoutWaiting() throws Exception {
         var told = new Semaphore(0);
-        var news = new EditionNews(store.dataSource(), Duration.ofMinutes(5), told::release);
+        var news = new News(News.Channel.EDITION, store.dataSource(), Duration.ofMinutes(5), told::release);
         try {
             assertThat(told.tryAcquire(1, 20, TimeUnit.SECONDS))
                     .as("told once at first")

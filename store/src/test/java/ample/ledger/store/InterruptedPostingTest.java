@@ -80,7 +80,7 @@ class InterruptedPostingTest {
             Edition first = store.editions().post(KERNEL, "The first", NOW).edition();
             ScheduleBundle other = ScheduleBundle.read(EditionsTest.corrected(folder.resolve("bundle")));
             var told = new Semaphore(0);
-            var news = new EditionNews(store.dataSource(), Duration.ofSeconds(1), told::release);
+            var news = new News(News.Channel.EDITION, store.dataSource(), Duration.ofSeconds(1), told::release);
             Connection holdUp = store.database().asOwner().getConnection();
             lock(holdUp);
             Future<Editions.Posting> posting =

@@ -24,6 +24,7 @@ final class TestStore {
     private final DataSource dataSource;
     private final Editions editions;
     private final Uploads uploads;
+    private final SeatWords seatWords;
 
     TestStore() throws Exception {
         this(TestDatabase.create());
@@ -50,12 +51,18 @@ final class TestStore {
         sessions.getConfiguration().addMapper(UploadMapper.class);
         EditionMapper mapper = template.getMapper(EditionMapper.class);
         uploads = new Uploads(template.getMapper(UploadMapper.class));
-        editions =
-                new Editions(mapper, dataSource, new TransactionTemplate(new DataSourceTransactionManager(dataSource)));
+        var transactions = new TransactionTemplate(new DataSourceTransactionManager(dataSource));
+        sessions.getConfiguration().addMapper(SeatWordMapper.class);
+        seatWords = new SeatWords(template.getMapper(SeatWordMapper.class), transactions);
+        editions = new Editions(mapper, dataSource, transactions);
     }
 
     Uploads uploads() {
         return uploads;
+    }
+
+    SeatWords seatWords() {
+        return seatWords;
     }
 
     Editions editions() {

@@ -4,6 +4,7 @@ import java.sql.Connection;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.Duration;
+import java.util.Locale;
 import javax.sql.DataSource;
 import org.postgresql.PGConnection;
 import org.slf4j.Logger;
@@ -11,21 +12,28 @@ import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.DisposableBean;
 
 /**
- * Tells when another edition may have become current, in this instance of the application or in another.
+ * Tells when something may be new, whichever instance of the application brought it: an edition, or words on seats.
  *
- * <p>Listens to what postings announce ({@code LISTEN}/{@code NOTIFY}), on a connection of its own. Whatever goes
+ * <p>Listens to what is announced ({@code LISTEN}/{@code NOTIFY}), on a connection of its own. Whatever goes
  * missing on that way — the database restarts, a connection breaks — is made good by telling every few seconds, news or
  * none: who is told looks for itself.
  */
-public final class EditionNews implements DisposableBean {
+public final class News implements DisposableBean {
 
-    private static final Logger LOG = LoggerFactory.getLogger(EditionNews.class);
+    private static final Logger LOG = LoggerFactory.getLogger(News.class);
 
+    private final String channel;
     private final DataSource dataSource;
     private final Duration patience;
     private final Runnable told;
     private final Thread thread;
     private volatile boolean closed;
+
+    /** What is announced in the database, each by a channel of its name in lower case. */
+    public enum Channel {
+        EDITION,
+        SEATS
+    }
 
     /**
      * Begins to listen.
@@ -33,11 +41,12 @@ public final class EditionNews implements DisposableBean {
      * @param patience the longest time between two tellings; above 0
      * @param told is called in a thread of this one's own
      */
-    public EditionNews(DataSource dataSource, Duration patience, Runnable told) {
+    public News(Channel channel, DataSource dataSource, Duration patience, Runnable told) {
+        this.channel = channel.name().toLowerCase(Locale.ROOT);
         this.dataSource = dataSource;
         this.patience = patience;
         this.told = told;
-        this.thread = new Thread(this::run, "edition-news");
+        this.thread = new Thread(this::run, this.channel + "-news");
         thread.setDaemon(true);
         thread.start();
     }
@@ -46,10 +55,14 @@ public final class EditionNews implements DisposableBean {
         while (!closed) {
             try (Connection connection = dataSource.getConnection();
                     Statement statement = connection.createStatement()) {
-                statement.execute("LISTEN edition");
+                statement.execute("LISTEN " + channel);
                 listen(connection);
-            } catch (SQLException | RuntimeException e) {
+            } catch (SQLException e) {
+                // The database is away; it will be told of once it is back.
                 LOG.debug("No news for now: {}", e.getMessage());
+                pause();
+            } catch (RuntimeException e) {
+                LOG.warn("News of {} could not be taken in: {}", channel, e.getMessage());
                 pause();
             }
         }

@@ -1,0 +1,93 @@
+-- What the conditions of a brief talk about, drawn up from the posted tables by SQL alone.
+
+-- Each timed meeting on each of its days of the week.
+CREATE TEMP TABLE met AS
+SELECT m.entry, d.day, m.starts, m.ends
+FROM meetings m,
+     unnest(coalesce(string_to_array(m.days, ' '), ARRAY[lower(to_char(m.date, 'dy'))])) d(day)
+WHERE m.starts IS NOT NULL;
+
+-- Each timed meeting on each date on which it is held.
+CREATE TEMP TABLE held AS
+SELECT m.entry, g.date::date AS date, m.starts, m.ends
+FROM meetings m
+JOIN sections s USING (entry)
+JOIN spans p ON (p.term, p.span) = (s.term, s.span),
+     generate_series(coalesce(m.first_day, p.first_day)::timestamp, coalesce(m.last_day, p.last_day), '1 day') g(date)
+LEFT JOIN calendar_days c ON c.date = g.date::date
+WHERE m.starts IS NOT NULL
+  AND m.days IS NOT NULL
+  AND CASE WHEN c.date IS NULL THEN lower(to_char(g.date, 'dy')) ELSE c.follows END = ANY (string_to_array(m.days, ' '))
+  AND (m.pattern = 'weekly'
+       OR extract(day FROM date_trunc('week', g.date)
+                           - date_trunc('week', coalesce(m.first_day, p.first_day)::timestamp))::int / 7 % 2 = 0)
+UNION ALL
+SELECT entry, date, starts, ends FROM meetings WHERE date IS NOT NULL;
+
+-- Each section with what it has one of.
+CREATE TEMP TABLE fact AS
+SELECT f.*,
+       CASE WHEN cancelled THEN 'cancelled'
+            WHEN open > 0 THEN 'open'
+            WHEN held > 0 AND enrolled + promised < capacity THEN 'open-but-not-to-you'
+            WHEN waiting < waitlist_capacity THEN 'full-waitlist-open'
+            ELSE 'full' END AS status
+FROM (SELECT s.entry, s.campus, s.span, s.cancelled, n.first_day, n.last_day, p.*, h.held,
+             greatest(0, p.capacity - p.enrolled - p.promised - h.held) AS open,
+             coalesce(s.language, i.language) AS language,
+             CASE WHEN s.free_materials THEN 'free' ELSE 'paid' END AS materials,
+             CASE WHEN m.meetings = 0 THEN s.delivery
+                  WHEN m.online = 0 THEN 'on-site'
+                  WHEN m.online < m.meetings THEN 'mixed'
+                  WHEN m.timed > 0 THEN 'online-timed'
+                  ELSE 'online-untimed' END AS delivery
+      FROM sections s
+      JOIN spans n ON (n.term, n.span) = (s.term, s.span)
+      JOIN seat_pools p ON p.pool = s.pool
+      CROSS JOIN institution i
+      CROSS JOIN LATERAL (SELECT coalesce(sum(seats), 0)::int AS held FROM held_seats h
+                          WHERE h.pool = s.pool AND h.until >= date '2031-06-17') h
+      CROSS JOIN LATERAL (SELECT count(*) AS meetings, count(*) FILTER (WHERE place = 'online') AS online,
+                                 count(starts) AS timed FROM meetings m WHERE m.entry = s.entry) m) f;
+
+-- Each section in each of its complete, clash-free sets.
+CREATE TEMP TABLE member AS
+WITH RECURSIVE option AS (
+    SELECT l.entry AS lead, c.entry AS companion, dense_rank() OVER (PARTITION BY l.entry ORDER BY c.choice) AS choice
+    FROM sections l
+    JOIN sections s USING (subject, number)
+    JOIN companions c ON c.entry = s.entry AND coalesce(c.bound_to, l.entry) = l.entry
+    WHERE NOT EXISTS (SELECT FROM companions WHERE entry = l.entry)
+), begun AS (
+    SELECT entry AS lead, ARRAY[entry] AS members, 0::bigint AS choices
+    FROM sections s
+    WHERE NOT EXISTS (SELECT FROM companions c WHERE c.entry = s.entry)
+    UNION ALL
+    SELECT b.lead, b.members || o.companion, b.choices + 1
+    FROM begun b
+    JOIN option o ON o.lead = b.lead AND o.choice = b.choices + 1
+    WHERE NOT EXISTS (SELECT FROM held one JOIN held other ON one.date = other.date
+                      WHERE one.entry = ANY (b.members) AND other.entry = o.companion
+                        AND one.starts < other.ends AND other.starts < one.ends)
+), complete AS (
+    SELECT row_number() OVER () AS set, members
+    FROM begun b
+    WHERE choices = (SELECT count(DISTINCT choice) FROM option o WHERE o.lead = b.lead)
+)
+SELECT set, entry FROM complete, unnest(members) entry;
+
+-- For each section the sections that can fill each place of its sets, itself in its own.
+CREATE TEMP TABLE alternative AS
+SELECT DISTINCT x.entry, y.entry AS filled_by,
+       CASE WHEN x.entry = y.entry THEN 'itself' ELSE coalesce(c.choice, 'lead') END AS place
+FROM member x
+JOIN member y USING (set)
+LEFT JOIN companions c ON c.entry = y.entry;
+
+CREATE INDEX ON member (entry);
+CREATE INDEX ON member (set);
+CREATE INDEX ON fact (entry);
+CREATE INDEX ON met (entry);
+CREATE INDEX ON held (entry);
+CREATE INDEX ON alternative (entry);
+ANALYZE;
