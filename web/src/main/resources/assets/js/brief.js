@@ -1,5 +1,5 @@
 // The brief: a change in an editor shows at once, and links that change the brief replace only what differs.
-import { show } from "./page.js";
+import { show, canRedo, canTakeBack, redo, takeBack } from "./page.js";
 
 /** The address that submitting `form` would lead to, without the fields that were left empty. */
 function addressOf(form) {
@@ -9,26 +9,46 @@ function addressOf(form) {
 }
 
 function openEditors() {
-  return document.querySelectorAll(".brief details[open]");
+  return document.querySelectorAll(".brief .phrase > .panel");
 }
 
-/** Closes every open editor and gives the focus back to the phrase it belongs to. */
+/** Closes the open editor and gives the focus back to the phrase it belongs to. */
 export function closeEditors() {
-  const open = [...openEditors()];
-  const holdsFocus = open.find((editor) =>
-    editor.contains(document.activeElement),
-  );
-  open.forEach((editor) => (editor.open = false));
-  holdsFocus?.closest(".phrase")?.querySelector("summary")?.focus();
-  return open.length > 0;
+  const panel = openEditors()[0];
+  if (!panel) {
+    return false;
+  }
+  const phrase = panel.closest(".phrase").querySelector(".opens");
+  if (panel.contains(document.activeElement)) {
+    phrase.focus();
+  }
+  openEditors().forEach((each) => each.remove());
+  phrase.setAttribute("aria-expanded", "false");
+  return true;
 }
 
 /** Turns a panel that would leave the window on the right to the left of its phrase. */
-function keepInWindow(phrase) {
-  const panel = phrase.querySelector(".panel");
-  panel.removeAttribute("data-side");
+function keepInWindow(panel) {
   if (panel.getBoundingClientRect().right > document.body.clientWidth) {
     panel.dataset.side = "left";
+  }
+}
+
+/** Opens the editor of a phrase, which the server writes with the counts of this moment. */
+async function openEditor(link) {
+  const id = link.closest(".phrase").querySelector(".opens").id;
+  const wasOpen = link.getAttribute("aria-expanded") === "true";
+  closeEditors();
+  if (wasOpen) {
+    return;
+  }
+  await show(link.href, { remember: false });
+  const panel = document
+    .getElementById(id)
+    ?.parentElement.querySelector(".panel");
+  if (panel) {
+    keepInWindow(panel);
+    panel.querySelector("input:not([type=hidden]), a")?.focus();
   }
 }
 
@@ -39,24 +59,26 @@ function isPlainClick(event) {
   );
 }
 
+/** Buttons that only scripts can serve. */
+export function showUndoing() {
+  const back = document.querySelector("#take-back");
+  if (back) {
+    back.hidden = !canTakeBack();
+    document.querySelector("#redo").hidden = !canRedo();
+  }
+}
+
 export function followBrief() {
   if (!document.querySelector("[data-part=browse]")) {
     return;
   }
   const here = window.location.pathname;
 
-  // A toggle does not bubble; on its way down it can be heard.
-  document.addEventListener(
-    "toggle",
-    ({ target }) =>
-      target.open && target.matches(".phrase") && keepInWindow(target),
-    true,
-  );
-
   document.addEventListener("change", (event) => {
     const form = event.target.closest("form.editor");
     if (form && form.checkValidity()) {
-      show(addressOf(form));
+      const topic = form.id.replace(/^edit-/, "");
+      show(addressOf(form), { editing: topic });
     }
   });
 
@@ -70,22 +92,34 @@ export function followBrief() {
   });
 
   document.addEventListener("click", (event) => {
-    const link = event.target.closest("a[href]");
-    if (!event.target.closest(".brief details[open]")) {
-      openEditors().forEach((editor) => (editor.open = false));
+    if (event.target.closest("#take-back")) {
+      takeBack();
+      return;
     }
-    if (
-      link &&
-      isPlainClick(event) &&
-      link.pathname === here &&
-      !link.hash &&
-      link.closest("[data-part]")
-    ) {
+    if (event.target.closest("#redo")) {
+      redo();
+      return;
+    }
+    const link = event.target.closest("a[href]");
+    if (!event.target.closest(".brief .phrase")) {
+      closeEditors();
+    }
+    if (!link || !isPlainClick(event) || !link.closest("[data-part]")) {
+      return;
+    }
+    if (link.matches(".opens")) {
+      event.preventDefault();
+      openEditor(link);
+    } else if (link.pathname === here && !link.hash && !link.matches(".look")) {
       event.preventDefault();
       closeEditors();
+      link.closest(".orders")?.removeAttribute("open");
       show(link.href);
     }
   });
+
+  document.addEventListener("shown", showUndoing);
+  showUndoing();
 
   window.addEventListener("popstate", () => {
     if (window.location.pathname === here) {

@@ -1,6 +1,10 @@
-// The keyboard: j and k go through the lines, b edits the brief, z takes back its last change, Escape closes an editor.
+// The keyboard: / finds, w goes to my week, j and k go through the lines, o opens one in place, x chooses it,
+// a adds it to my week, l lines up what is chosen, b edits the brief, z takes back its
+// last change and Z does it again, Escape closes what is open, ? tells all this.
 import { closeEditors } from "./brief.js";
-import { takeBack } from "./page.js";
+import { lineUp } from "./choose.js";
+import { look } from "./look.js";
+import { redo, takeBack } from "./page.js";
 
 function isTyping(target) {
   return target.matches(
@@ -8,20 +12,86 @@ function isTyping(target) {
   );
 }
 
-/** Moves the focus to the entry number of the next line, or of the one before for a negative step. */
-function step(by) {
-  const entries = [...document.querySelectorAll(".line .c-entry a")];
-  const at = entries.indexOf(document.activeElement);
-  const next = at < 0 ? 0 : Math.min(entries.length - 1, Math.max(0, at + by));
-  entries[next]?.focus();
+function entries() {
+  return [...document.querySelectorAll(".line .c-entry a")];
 }
 
-const actions = {
-  j: () => step(1),
-  k: () => step(-1),
-  b: () => document.querySelector(".brief .phrase summary")?.focus(),
-  z: takeBack,
+/** Moves the focus to the entry number of the next line, or of the one before for a negative step. */
+function step(by) {
+  const all = entries();
+  const line = document.activeElement?.closest(".line");
+  const at = line ? all.indexOf(line.querySelector(".c-entry a")) : -1;
+  const next = at < 0 ? 0 : Math.min(all.length - 1, Math.max(0, at + by));
+  all[next]?.focus();
+  all[next]?.scrollIntoView({ block: "nearest" });
+}
+
+function line() {
+  return document.activeElement?.closest(".line");
+}
+
+/** What each key does, and how that is said. */
+const everywhere = {
+  "/": [
+    "find by a line of text",
+    () => document.querySelector("#find")?.focus(),
+  ],
+  w: [
+    "my week",
+    () => document.querySelector('.top nav a[href$="/week"]')?.click(),
+  ],
+  "?": ["these keys", () => help().showModal()],
 };
+
+const onBrowse = {
+  j: ["the next line", () => step(1)],
+  k: ["the line before", () => step(-1)],
+  Enter: ["the sheet of the line"],
+  o: [
+    "look at the line here",
+    () => line() && look(line().querySelector(".look")),
+  ],
+  x: ["choose the line", () => line()?.querySelector("[name=line]").click()],
+  a: ["add the line to my week", () => line()?.querySelector(".add")?.click()],
+  l: ["line up what is chosen", lineUp],
+  b: [
+    "edit the brief",
+    () => document.querySelector(".brief .phrase .opens")?.focus(),
+  ],
+  z: ["take back the last change of the brief", takeBack],
+  Z: ["do it again", redo],
+};
+
+function available() {
+  return document.querySelector("[data-part=browse]")
+    ? { ...everywhere, ...onBrowse }
+    : everywhere;
+}
+
+/** A small window that says what the keys do. */
+function help() {
+  document.querySelector("#keys")?.remove();
+  const dialog = document.createElement("dialog");
+  dialog.id = "keys";
+  dialog.setAttribute("aria-label", "Keys");
+  const list = document.createElement("dl");
+  for (const [key, [says]] of Object.entries(available())) {
+    const row = document.createElement("div");
+    const name = document.createElement("dt");
+    const meaning = document.createElement("dd");
+    name.textContent = key;
+    meaning.textContent = says;
+    row.append(name, meaning);
+    list.append(row);
+  }
+  const close = document.createElement("button");
+  close.textContent = "Close";
+  close.className = "act";
+  close.addEventListener("click", () => dialog.close());
+  dialog.append(list, close);
+  document.body.append(dialog);
+  return dialog;
+}
 
 export function listenForKeys() {
   document.addEventListener("keydown", (event) => {
@@ -37,9 +107,7 @@ export function listenForKeys() {
     ) {
       return;
     }
-    const action = document.querySelector("[data-part=browse]")
-      ? actions[event.key]
-      : undefined;
+    const action = available()[event.key]?.[1];
     if (action) {
       event.preventDefault();
       action();

@@ -1,8 +1,20 @@
 // What pages do beyond links and forms. Everything here can be missing and the pages still work.
 import { followBrief } from "./brief.js";
+import { followChoice } from "./choose.js";
+import { followFind } from "./find.js";
 import { foldAccountWhenNarrow } from "./fold.js";
 import { listenForKeys } from "./keys.js";
+import { followList } from "./list.js";
+import { followSeats } from "./live.js";
+import { followLooks } from "./look.js";
+import { followWeek } from "./week.js";
 
 followBrief();
+followChoice();
+followFind();
 foldAccountWhenNarrow();
+followList();
+followLooks();
+followSeats();
+followWeek();
 listenForKeys();

@@ -1,27 +1,71 @@
-// Shows another address of the same screen by changing only what differs, so that focus, scroll and open editors stay.
+// Shows another address of the same screen by changing only what differs, so that focus and scroll stay.
 import { Idiomorph } from "./idiomorph.js";
 
+/** Lets the browser see to what is waiting. */
+function nextTask() {
+  return new Promise((resume) => {
+    const { port1, port2 } = new MessageChannel();
+    port1.onmessage = resume;
+    port2.postMessage(null);
+  });
+}
+
 let asked = 0;
+let furthest = 0;
 
 /** How many changes were made since this page was loaded or came to from elsewhere. */
 function changes() {
   return history.state?.changes ?? 0;
 }
 
+export function canTakeBack() {
+  return changes() > 0;
+}
+
+export function canRedo() {
+  return changes() < furthest;
+}
+
 /** Goes back to before the last change; stays where there is none to take back. */
 export function takeBack() {
-  if (changes() > 0) {
+  if (canTakeBack()) {
     history.back();
   }
 }
 
-/** Fetches `address` and shows it. A newer call overtakes an older one. */
-export async function show(address, { remember = true } = {}) {
+/** Does again what was taken back. */
+export function redo() {
+  if (canRedo()) {
+    history.forward();
+  }
+}
+
+/** The address with a parameter more. */
+export function withParameter(address, name, value) {
+  const url = new URL(address, window.location.href);
+  url.hash = "";
+  url.searchParams.append(name, value);
+  return url.href;
+}
+
+/** The address that is remembered: without the editor that happens to be open. */
+function remembered(address) {
+  return address.replace(/([?&])edit=[^&#]*(&|$)/, (all, before, after) =>
+    after ? before : "",
+  );
+}
+
+/**
+ * Fetches `address` and shows it. A newer call overtakes an older one. `editing` leaves the editor of that condition open.
+ * When it is done, the event "shown" tells.
+ */
+export async function show(address, { remember = true, editing } = {}) {
   const mine = ++asked;
+  const wanted = editing ? withParameter(address, "edit", editing) : address;
   let response;
   let html;
   try {
-    response = await fetch(address, { headers: { Accept: "text/html" } });
+    response = await fetch(wanted, { headers: { Accept: "text/html" } });
     html = await response.text();
   } catch {
     // Without an answer the browser's own way shows what is wrong.
@@ -31,6 +75,8 @@ export async function show(address, { remember = true } = {}) {
   if (mine !== asked) {
     return;
   }
+  // One task after the other, so that none keeps a key or a click waiting for long.
+  await nextTask();
   const fresh = new DOMParser().parseFromString(html, "text/html");
   const part = document.querySelector("[data-part]");
   const replacement = fresh.querySelector("[data-part]");
@@ -38,8 +84,13 @@ export async function show(address, { remember = true } = {}) {
     window.location.assign(address);
     return;
   }
+  await nextTask();
+  if (mine !== asked) {
+    return;
+  }
   if (remember) {
-    history.pushState({ changes: changes() + 1 }, "", response.url);
+    furthest = changes() + 1;
+    history.pushState({ changes: furthest }, "", remembered(response.url));
   }
   document.title = fresh.title;
   Idiomorph.morph(part, replacement, {
@@ -47,7 +98,28 @@ export async function show(address, { remember = true } = {}) {
     // What is being typed stays; a link or a phrase that has the focus changes like any other.
     ignoreActiveValue: document.activeElement?.matches("input") ?? false,
     callbacks: {
-      beforeAttributeUpdated: (name) => !["open", "data-side"].includes(name),
+      // One list has little in common with another: to put the new one in its place is quicker than to compare them.
+      beforeNodeMorphed: (old, fresh) => {
+        if (old.id === "list" && !old.contains(document.activeElement)) {
+          old.replaceWith(fresh);
+          return false;
+        }
+        return true;
+      },
+      // What scripts have made of an element stays: what is open, and what can be painted.
+      beforeAttributeUpdated: (name, element, change) =>
+        !["open", "data-side"].includes(name) &&
+        !(
+          change === "remove" &&
+          element.id === "paint" &&
+          name !== "data-closed"
+        ),
     },
   });
+  const where = document.querySelector(".where");
+  const freshWhere = fresh.querySelector(".where");
+  if (where && freshWhere) {
+    where.replaceChildren(...freshWhere.childNodes);
+  }
+  document.dispatchEvent(new Event("shown"));
 }

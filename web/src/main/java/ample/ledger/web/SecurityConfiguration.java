@@ -30,8 +30,28 @@ class SecurityConfiguration {
     private static final String DESK = "DESK";
 
     private static final String[] PUBLIC = {
-        "/", "/assets/**", "/lists/**", "/sign-in", "/{term}", "/{term}/browse", "/{term}/section/{entry}"
+        "/",
+        "/assets/**",
+        "/lists/**",
+        "/sign-in",
+        "/preferences",
+        "/{term}",
+        "/{term}/browse/**",
+        "/{term}/find/**",
+        "/{term}/section/{entry}",
+        "/{term}/line-up",
+        "/{term}/week",
+        "/{term}/seats/**",
+        "/season/{season}/seats/**",
+        "/season/{season}/browse/**",
+        "/season/{season}/find/**"
     };
+
+    /**
+     * What guests may send. It is kept in, or found by, cookies that browsers do not send along from other sites, so that no token has to
+     * guard it, and no session has to be kept for every visitor.
+     */
+    private static final String[] GUESTS = {"/preferences", "/{term}/week/*", "/briefs/*"};
 
     private static final String CONTENT_POLICY = String.join(
             "; ",
@@ -55,8 +75,11 @@ class SecurityConfiguration {
                         .permitAll()
                         .requestMatchers(HttpMethod.HEAD, PUBLIC)
                         .permitAll()
+                        .requestMatchers(HttpMethod.POST, GUESTS)
+                        .permitAll()
                         .anyRequest()
                         .denyAll())
+                .csrf(csrf -> csrf.ignoringRequestMatchers(GUESTS))
                 .formLogin(form -> form.loginPage("/sign-in")
                         .defaultSuccessUrl("/desk")
                         .failureUrl("/sign-in?again")

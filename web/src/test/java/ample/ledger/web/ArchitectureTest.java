@@ -57,7 +57,9 @@ class ArchitectureTest {
             .onlyDependOnClassesThat(resideInAnyPackage(
                     "ample.ledger.core..",
                     "java..",
+                    "org.apache.lucene..",
                     "org.jgrapht..",
+                    "org.tartarus.snowball..",
                     "org.jspecify..",
                     "de.siegmar.fastcsv..",
                     "tools.jackson.."))

@@ -5,6 +5,7 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -21,6 +22,9 @@ import org.junit.jupiter.api.extension.ParameterResolver;
 public final class InChromium implements ParameterResolver, AfterEachCallback {
 
     private static final ExtensionContext.Namespace NAMESPACE = ExtensionContext.Namespace.create(InChromium.class);
+
+    /** How long a test waits for what must come, in milliseconds: machines are shared. */
+    private static final double PATIENCE = 20_000;
 
     /** A browser that was started. */
     record Started(Playwright playwright, Browser browser) implements AutoCloseable {
@@ -49,7 +53,7 @@ public final class InChromium implements ParameterResolver, AfterEachCallback {
 
         public Page open(Browser.NewContextOptions options) {
             BrowserContext context = browser.newContext(options);
-            context.setDefaultTimeout(15_000);
+            context.setDefaultTimeout(PATIENCE);
             open.add(context);
             return context.newPage();
         }
@@ -84,6 +88,7 @@ public final class InChromium implements ParameterResolver, AfterEachCallback {
     }
 
     static Started start() {
+        PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE);
         Playwright playwright = Playwright.create(
                 new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
         Browser browser = playwright

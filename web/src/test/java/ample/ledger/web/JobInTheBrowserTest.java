@@ -29,8 +29,8 @@ class JobInTheBrowserTest {
         page.getByLabel("Tidewall").check();
         assertThat(phrase(page, "Tidewall")).isVisible();
         phrase(page, "on any day").click();
-        page.getByLabel("Mon", new Page.GetByLabelOptions().setExact(true)).check();
-        page.getByLabel("Wed", new Page.GetByLabelOptions().setExact(true)).check();
+        day(page, "Mon").check();
+        day(page, "Wed").check();
         assertThat(phrase(page, "only Mon, Wed")).isVisible();
         phrase(page, "at any time").click();
         page.getByLabel("Not before").fill("09:00");
@@ -54,8 +54,8 @@ class JobInTheBrowserTest {
         page.getByLabel("Tidewall").check();
         show(page);
         phrase(page, "on any day").click();
-        page.getByLabel("Mon", new Page.GetByLabelOptions().setExact(true)).check();
-        page.getByLabel("Wed", new Page.GetByLabelOptions().setExact(true)).check();
+        day(page, "Mon").check();
+        day(page, "Wed").check();
         show(page);
         phrase(page, "at any time").click();
         page.getByLabel("Not before").fill("09:00");
@@ -65,7 +65,8 @@ class JobInTheBrowserTest {
         assertThat(page).hasURL(ledger.page("browse?" + BRIEF));
         readAccountAndSheet(page);
         page.getByText("Back to your brief").click();
-        assertThat(page).hasURL(ledger.page("browse?" + BRIEF + "#e40129"));
+        assertThat(page).hasURL(ledger.page("browse?" + BRIEF + "&line=40101#e40101"));
+        assertThat(page.locator("#e40101")).isVisible();
     }
 
     @Test
@@ -83,6 +84,7 @@ class JobInTheBrowserTest {
         assertThat(page.locator("#total")).containsText("in 5 courses");
         assertThat(glaciology).isFocused();
         assertThat(glaciology).isVisible();
+        assertThat(page).hasURL(ledger.page("browse?subject=glac"));
         assertThat(page.evaluate("[window.wasNotReloaded, window.scrollY]")).isEqualTo(List.of(true, 40));
         glaciology.press("Escape");
         assertThat(glaciology).isHidden();
@@ -103,8 +105,7 @@ class JobInTheBrowserTest {
 
         assertThat(page).hasURL(ledger.page("browse?subject=myco&days=only:mon,wed&untimed=no"));
         assertThat(untimed).isHidden();
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("leaving out sections"))
-                .click();
+        phrase(page, "leaving out sections with no set time").click();
         assertThat(untimed).isVisible();
     }
 
@@ -114,9 +115,259 @@ class JobInTheBrowserTest {
         page.navigate(ledger.page("browse?subject=glac&days=only:fri&to=09:00&untimed=no"));
         assertThat(page.locator("#left")).hasText("0");
 
-        page.getByText("Drop “until 9:00”: 2 sections").click();
+        Locator way = page.getByText("Drop “").first();
+        String sections = way.textContent().replaceAll(".*: ([0-9]+ sections?).*", "$1");
+        way.click();
 
-        assertThat(page.locator("#total")).containsText("2 sections");
+        assertThat(page.locator("#total")).containsText(sections);
+    }
+
+    @Test
+    void aStudentFreeOnTwoMorningsPaintsThemAndReadsTheBrief(Tabs tabs, Ledger ledger) {
+        Page page = tabs.open();
+        page.navigate(ledger.page("browse"));
+
+        for (String day : List.of("Mon", "Wed", "Fri", "Sat", "Sun")) {
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Close all " + day))
+                    .click();
+            assertThat(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Open all " + day)))
+                    .hasCount(1);
+        }
+        drag(page, "Tue", 12, "Thu", 22);
+
+        assertThat(page).hasURL(Pattern.compile(".*closed=mon:00:00-24:00,tue:12:00-22:00,wed.*"));
+        assertThat(page.locator("#total")).hasText(Pattern.compile("^[0-9]+ sections in .*"));
+        assertThat(phrase(page, "not Mon, Wed, Fri, Sat, Sun or Tue, Thu 12:00–22:00"))
+                .isVisible();
+        assertThat(page.getByText("keeping sections with no set time")).isVisible();
+
+        page.keyboard().press("z");
+        assertThat(page).hasURL(Pattern.compile(".*tue:.*|.*sun:00:00-24:00$"));
+        page.keyboard().press("Z");
+        assertThat(page).hasURL(Pattern.compile(".*tue:12:00-22:00.*"));
+    }
+
+    /** Painting by heads, finding by a line of text, adding a condition, taking a remedy, and the way out of nothing. */
+    @Test
+    void theSameStoriesWithoutScripts(Tabs tabs, Ledger ledger) {
+        Page page = tabs.open(new Browser.NewContextOptions().setJavaScriptEnabled(false));
+        page.navigate(ledger.page("browse"));
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Close all Fri"))
+                .click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Close the hour from 9"))
+                .click();
+        assertThat(phrase(page, "not .*9:00–10:00.*")).isVisible();
+
+        page.locator("#find").fill("tide 214, glac 240 after 17");
+        page.locator("#find").press("Enter");
+        assertThat(page.locator("#heard .stretch")).hasCount(3);
+        assertThat(page.locator("#left")).not().hasText("113");
+        page.locator(".miss a, .stray a").last().click();
+        assertThat(page.locator(".line")).not().hasCount(0);
+
+        page.getByText("Add a condition").click();
+        page.locator(".panel.more").getByText("Delivery").click();
+        page.getByLabel(Pattern.compile("^Online untimed")).check();
+        show(page);
+        assertThat(page.locator("#nothing")).isVisible();
+        page.locator("#nothing a").first().click();
+        assertThat(page.locator(".line")).not().hasCount(0);
+    }
+
+    @Test
+    void aStruckLineIsRestored(Tabs tabs, Ledger ledger) {
+        Page page = tabs.open();
+        page.navigate(ledger.page("browse?at=tidewall&from=10:00"));
+        String left = page.locator("#left").textContent();
+        page.getByLabel("Strike “At Tidewall”").click();
+        assertThat(page).hasURL(ledger.page("browse?at=tidewall&from=10:00&struck=campus"));
+        assertThat(page.locator("#left")).not().hasText(left);
+        assertThat(phrase(page, "any campus")).isVisible();
+
+        page.getByLabel("Restore “At Tidewall”").click();
+
+        assertThat(page).hasURL(ledger.page("browse?at=tidewall&from=10:00"));
+        assertThat(page.locator("#left")).hasText(left);
+    }
+
+    @Test
+    void theKeyboardPaintsAnHour(Tabs tabs, Ledger ledger) {
+        Page page = tabs.open();
+        page.navigate(ledger.page("browse"));
+        page.locator("#paint").focus();
+        assertThat(page.locator("#week-says")).hasText(Pattern.compile("Mon 09:00: open, [0-9]+ sections"));
+
+        page.keyboard().press("ArrowRight");
+        page.keyboard().press("Shift+ArrowDown");
+        page.keyboard().press("Shift+ArrowDown");
+        page.keyboard().press("Space");
+
+        assertThat(page).hasURL(ledger.page("browse?closed=tue:09:00-09:45"));
+        assertThat(phrase(page, "not Tue 9:00–9:45")).isVisible();
+        page.keyboard().press("Space");
+        assertThat(page).hasURL(ledger.page("browse?closed=tue:09:00-09:30"));
+    }
+
+    @Test
+    void severalWantedCoursesAreTypedInOneLineAndWhatWasUnderstoodIsSaid(Tabs tabs, Ledger ledger) {
+        Page page = tabs.open();
+        page.navigate(ledger.page("browse"));
+
+        page.keyboard().press("/");
+        page.keyboard().type("glac 240, tide 214 after 8 blorp");
+        assertThat(page.locator("#preview .stretch")).hasCount(4);
+        assertThat(page.locator("#preview .unread")).containsText("blorp");
+        page.keyboard().press("Enter");
+
+        assertThat(page).hasURL(Pattern.compile(".*/browse\\?number=glac:240,tide:214&from=08:00&heard=.*"));
+        assertThat(page.locator("#heard .unread")).containsText("not understood");
+        assertThat(page.locator(".course .code").first()).hasText("GLAC 240d");
+        page.getByLabel("Take “after 8” back").click();
+        assertThat(phrase(page, "at any time")).isVisible();
+    }
+
+    @Test
+    void aSuggestionIsTakenWithTheKeyboard(Tabs tabs, Ledger ledger) {
+        Page page = tabs.open();
+        page.navigate(ledger.page("browse"));
+        page.locator("#find").fill("estu");
+        assertThat(page.locator("#suggestions li").first()).containsText("Estuary Hydraulics");
+
+        page.locator("#find").press("ArrowDown");
+        page.locator("#find").press("Enter");
+        assertThat(page.locator("#find")).hasValue("tide 214 ");
+        page.locator("#find").press("Enter");
+
+        assertThat(page).hasURL(Pattern.compile(".*/browse\\?number=tide:214&heard=.*"));
+    }
+
+    @Test
+    void oneRequirementIsLeftAndNearMissesSayWhatWouldDo(Tabs tabs, Ledger ledger) {
+        Page page = tabs.open();
+        page.navigate(ledger.page("browse?at=tidewall&from=10:00&toward=field-practice"));
+        Locator miss = page.locator(".miss, .stray li").first();
+        assertThat(miss).isVisible();
+        String entry = miss.locator("a.entry").textContent();
+        assertThat(page.locator("#e" + entry)).hasCount(0);
+
+        miss.locator("a").last().click();
+
+        assertThat(page.locator("#e" + entry)).hasCount(1);
+    }
+
+    @Test
+    void eveningsAndOnlineOnlyAreAsked(Tabs tabs, Ledger ledger) {
+        Page page = tabs.open();
+        page.navigate(ledger.page("browse"));
+        phrase(page, "at any time").click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("From 17:00"))
+                .click();
+        assertThat(phrase(page, "from 17:00")).isVisible();
+        page.getByText("Add a condition").click();
+        page.locator(".panel.more").getByText("Delivery").click();
+        page.getByLabel(Pattern.compile("^Online, at set times|^Online timed")).check();
+        assertThat(page).hasURL(ledger.page("browse?from=17:00&delivery=online-timed"));
+        assertThat(page.locator(".line")).not().hasCount(0);
+        for (String where : page.locator(".line .c-where").allTextContents()) {
+            assertThat(where).contains("Online");
+        }
+    }
+
+    /** TIDE 214 T2 meets in the morning; its labs do not. */
+    @Test
+    void aLectureNoneOfWhoseLabsFitsIsNotListed(Tabs tabs, Ledger ledger) {
+        Page page = tabs.open();
+        page.navigate(ledger.page("browse?number=tide:214"));
+        int all = page.locator(".line").count();
+        page.navigate(ledger.page("browse?number=tide:214&to=11:00"));
+
+        for (Locator line : page.locator(".line:not(.companion)").all()) {
+            String lead = line.locator(".c-section").textContent();
+            assertThat(page.locator(".line.companion .c-section").allTextContents())
+                    .as("a lecture that is listed has a lab that fits")
+                    .anyMatch(companion -> companion.startsWith(lead + "-"));
+        }
+        assertThat(page.locator(".line").count()).isLessThan(all);
+    }
+
+    @Test
+    void aLineOpensInPlaceWithAndWithoutScripts(Tabs tabs, Ledger ledger) {
+        for (boolean scripts : List.of(true, false)) {
+            Page page = tabs.open(new Browser.NewContextOptions().setJavaScriptEnabled(scripts));
+            page.navigate(ledger.page("browse?subject=tide"));
+            page.getByLabel("Look at 40101 here").click();
+            assertThat(page.locator("#look-40101")).containsText("Full term");
+            page.getByLabel("Look at 40101 here").click();
+            assertThat(page.locator("#look-40101")).hasCount(0);
+        }
+    }
+
+    @Test
+    void linesAreChosenLinedUpKeptAndTakenOutAgain(Tabs tabs, Ledger ledger) {
+        Page page = tabs.open();
+        page.navigate(ledger.page("browse?subject=tide"));
+        page.keyboard().press("j");
+        page.keyboard().press("x");
+        page.keyboard().press("j");
+        page.keyboard().press("x");
+        assertThat(page.locator("#chosen-count")).hasText("2 lines chosen");
+        page.keyboard().press("l");
+        assertThat(page.locator(".lineup thead th")).hasCount(2);
+        assertThat(page.locator(".unlike").first()).isVisible();
+        page.goBack();
+
+        page.locator(".line .add").first().click();
+        assertThat(page).hasURL(ledger.page("browse?subject=tide"));
+        assertThat(page.locator(".line .kept")).hasCount(1);
+        page.waitForLoadState();
+        page.keyboard().press("w");
+        assertThat(page.locator("#entries")).hasText(Pattern.compile("[0-9]{5}"));
+        page.getByText("Browse what is clear of these").click();
+        assertThat(phrase(page, "the section in your plan")).isVisible();
+        page.goBack();
+        page.getByText("take out").click();
+        assertThat(page.getByText("Nothing is kept yet.")).isVisible();
+    }
+
+    @Test
+    void aBriefIsSavedUnderANameAndForgotten(Tabs tabs, Ledger ledger) {
+        Page page = tabs.open(new Browser.NewContextOptions().setJavaScriptEnabled(false));
+        page.navigate(ledger.page("browse?subject=tide&days=only:mon"));
+        page.locator("#saving > summary").click();
+        page.getByLabel("Save this brief as").fill("Mondays by the sea");
+        page.locator("#saving .naming button").click();
+        assertThat(page).hasURL(ledger.page("browse?subject=tide&days=only:mon"));
+
+        page.navigate(ledger.page("browse"));
+        page.locator("#saving > summary").click();
+        page.getByText("Mondays by the sea").click();
+        assertThat(page).hasURL(ledger.page("browse?subject=tide&days=only:mon"));
+        page.locator("#saving > summary").click();
+        page.getByText("forget").click();
+        page.locator("#saving > summary").click();
+        assertThat(page.getByText("Mondays by the sea")).hasCount(0);
+    }
+
+    @Test
+    void preferencesHoldForGuestsWithoutScripts(Tabs tabs, Ledger ledger) {
+        Page page = tabs.open(new Browser.NewContextOptions().setJavaScriptEnabled(false));
+        page.navigate(ledger.page("browse?from=13:00"));
+        page.locator(".where > summary").click();
+        page.getByText("Preferences").click();
+        page.getByLabel("9:30 am, 1 pm").check();
+        page.getByLabel("Sunday").check();
+        page.getByLabel("dark").check();
+        page.getByLabel("Upper Fell").check();
+        page.getByText("Keep these").click();
+
+        assertThat(page).hasURL(ledger.page("browse?from=13:00"));
+        assertThat(phrase(page, "from 1 pm")).isVisible();
+        assertThat(page.locator("#paint .head text").first()).hasText("Sun");
+        assertThat(page.locator("html")).hasAttribute("data-theme", "dark");
+        assertThat(page.locator(".line .away").first()).hasText("not your campus");
+        assertThat(page.locator(".line .when").filter(new Locator.FilterOptions().setHasText(" pm")))
+                .not()
+                .hasCount(0);
     }
 
     @Test
@@ -133,6 +384,25 @@ class JobInTheBrowserTest {
                 .hasText("How Tides Work");
     }
 
+    /** Drags over the week from an hour of one day to the end of an hour of another. */
+    private static void drag(Page page, String fromDay, int fromHour, String toDay, int toHour) {
+        var svg = page.locator("#paint svg");
+        svg.scrollIntoViewIfNeeded();
+        var box = svg.boundingBox();
+        var days = List.of("Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun");
+        double scale = box.width / Double.parseDouble(svg.getAttribute("width"));
+        page.mouse()
+                .move(
+                        box.x + (34 + 33 * days.indexOf(fromDay) + 10) * scale,
+                        box.y + (18 + 18 * (fromHour - 7) + 2) * scale);
+        page.mouse().down();
+        page.mouse()
+                .move(
+                        box.x + (34 + 33 * days.indexOf(toDay) + 10) * scale,
+                        box.y + (18 + 18 * (toHour - 7) - 2) * scale);
+        page.mouse().up();
+    }
+
     private static void readAccountAndSheet(Page page) {
         List<Integer> figures = page.locator("#account td:nth-child(2)").allTextContents().stream()
                 .map(text -> Integer.parseInt(text.replace("−", "-").replace(",", "")))
@@ -143,27 +413,32 @@ class JobInTheBrowserTest {
                         .mapToInt(Integer::intValue)
                         .sum())
                 .isEqualTo(left);
-        assertThat(page.locator("tr.line")).hasCount(left);
+        assertThat(page.locator("#total")).hasText(Pattern.compile("^" + left + " sections? in "));
 
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("40129"))
+        page.getByRole(
+                        AriaRole.LINK,
+                        new Page.GetByRoleOptions().setName("40101").setExact(true))
                 .click();
-        assertThat(page.locator("h1")).hasText("Estuary Hydraulics");
+        assertThat(page.locator("h1")).hasText("How Tides Work");
         assertThat(page.locator(".code-parts .part"))
                 .containsText(List.of(
                                 "TIDE Tidal Engineering subject",
-                                "2 second year level",
-                                "14 course in principles number",
+                                "1 first year level",
+                                "10 course in principles number",
                                 "T Tidewall campus campus",
                                 "1 first section here section")
                         .toArray(String[]::new));
     }
 
+    private static Locator day(Page page, String name) {
+        return page.getByLabel(Pattern.compile("^" + name + "\\b"));
+    }
+
     private static Locator phrase(Page page, String text) {
-        return page.locator(
-                ".phrase > summary", new Page.LocatorOptions().setHasText(Pattern.compile("^" + text + "$")));
+        return page.locator(".phrase > a", new Page.LocatorOptions().setHasText(Pattern.compile("^" + text + "$")));
     }
 
     private static void show(Page page) {
-        page.locator("details[open] button").click();
+        page.locator("form.editor button").click();
     }
 }

@@ -2,8 +2,14 @@ package ample.ledger.web;
 
 import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.store.Editions;
+import ample.ledger.store.SeatWords;
 import ample.ledger.store.TestDatabase;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.junit.jupiter.api.extension.ParameterContext;
@@ -20,13 +26,34 @@ public final class RunningLedger implements BeforeAllCallback, ParameterResolver
     /**
      * Where it answers.
      *
+     * @param seats takes the registrar's words, as from another instance
      * @param editions posts to its database as another instance would, without telling this one
      */
-    public record Ledger(URI root, Editions editions) {
+    public record Ledger(URI root, Editions editions, SeatWords seats) {
 
         /** The address of a page of the demo's term: {@code page("browse?at=tidewall")}. */
         public String page(String rest) {
             return root + "/autumn-2031/" + rest;
+        }
+
+        /** Waits until a term that was posted is there to be browsed. */
+        void awaitTerm(String term) throws InterruptedException {
+            var request = HttpRequest.newBuilder(URI.create(root + "/" + term + "/browse"))
+                    .build();
+            for (int i = 0; i < 100; i++) {
+                try {
+                    if (HttpClient.newHttpClient()
+                                    .send(request, HttpResponse.BodyHandlers.discarding())
+                                    .statusCode()
+                            == 200) {
+                        return;
+                    }
+                } catch (IOException e) {
+                    throw new UncheckedIOException(e);
+                }
+                Thread.sleep(200);
+            }
+            throw new AssertionError(term + " is not there after twenty seconds");
         }
     }
 
@@ -75,6 +102,10 @@ public final class RunningLedger implements BeforeAllCallback, ParameterResolver
                 "--spring.main.banner-mode=off");
         String port = context.getEnvironment().getRequiredProperty("local.server.port");
         return new Started(
-                context, new Ledger(URI.create("http://127.0.0.1:" + port), context.getBean(Editions.class)));
+                context,
+                new Ledger(
+                        URI.create("http://127.0.0.1:" + port),
+                        context.getBean(Editions.class),
+                        context.getBean(SeatWords.class)));
     }
 }

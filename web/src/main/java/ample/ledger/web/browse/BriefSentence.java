@@ -3,9 +3,9 @@ package ample.ledger.web.browse;
 import ample.ledger.core.browse.Brief;
 import ample.ledger.core.browse.Condition;
 import ample.ledger.core.browse.Condition.Topic;
-import ample.ledger.core.browse.SectionCondition;
-import ample.ledger.core.schedule.Schedule;
-import ample.ledger.web.term.Addresses;
+import ample.ledger.core.browse.Not;
+import ample.ledger.core.browse.SetCondition;
+import ample.ledger.core.browse.Wording;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
@@ -17,77 +17,112 @@ import org.jspecify.annotations.Nullable;
  * The brief as a sentence whose phrases can be edited.
  *
  * @param pieces what the sentence is made of, in order
- * @param more editors of the conditions that the sentence does not mention yet
+ * @param add opens the list of conditions that the sentence does not mention yet
  */
-public record BriefSentence(List<Piece> pieces, List<Editor> more) {
+public record BriefSentence(List<Piece> pieces, Adding add) {
 
     /** Topics that the sentence mentions even where the brief asks for nothing. */
     private static final Set<Topic> ALWAYS = EnumSet.of(Topic.SUBJECT, Topic.CAMPUS, Topic.DAYS, Topic.TIMES);
 
+    /** Topics that close hours, so that it matters what happens to sections without any. */
+    private static final Set<Topic> HOURS = EnumSet.of(Topic.DAYS, Topic.TIMES, Topic.CLOSED);
+
     /**
      * A phrase with what leads to it.
      *
-     * @param editor opens behind the phrase; null for a phrase that is a link
-     * @param link where the phrase leads; null for a phrase with an editor
+     * @param id names it in the page
+     * @param link opens or closes its editor; of a phrase without one, turns it round
      * @param hint what following the link does
+     * @param edited whether it has an editor at all
+     * @param editor open behind the phrase; null while closed
      */
     public record Piece(
+            String id,
             String lead,
             String text,
-            @Nullable Editor editor,
-            @Nullable String link,
-            @Nullable String hint) {}
+            String link,
+            String hint,
+            boolean edited,
+            @Nullable Editor editor) {}
 
-    static BriefSentence of(Brief brief, Schedule schedule, Editors editors, Addresses addresses) {
+    /**
+     * The end of the sentence, where conditions are added.
+     *
+     * @param link opens or closes the list
+     * @param offered the conditions to choose from; null while closed
+     * @param editor of a condition that is about to be added; null for none
+     */
+    public record Adding(
+            String link,
+            @Nullable List<Offered> offered,
+            @Nullable Editor editor) {}
+
+    /** A condition that can be added. */
+    public record Offered(String id, String title, String link) {}
+
+    static BriefSentence of(Brief brief, Wording wording, BrowseView view, Editors editors, Addressing addresses) {
         List<Piece> pieces = new ArrayList<>();
-        List<Editor> more = new ArrayList<>();
+        List<Offered> more = new ArrayList<>();
+        Editor adding = null;
         for (Topic topic : Topic.values()) {
             Optional<Condition> condition = brief.about(topic);
+            String link = addresses.editing(view.edits(topic) ? "" : topic.code());
             if (topic == Topic.UNTIMED) {
                 untimed(brief, addresses).ifPresent(pieces::add);
             } else if (condition.isPresent() || ALWAYS.contains(topic)) {
-                pieces.add(piece(topic, condition.map(set -> set.phrase(schedule)), editors.of(topic)));
+                Optional<Condition.Phrase> phrase = condition.map(set -> set.phrase(wording));
+                pieces.add(new Piece(
+                        "phrase-" + topic.code(),
+                        lead(topic, phrase),
+                        phrase.map(Condition.Phrase::text).orElseGet(() -> unset(topic)),
+                        link,
+                        "Change: " + Editors.title(topic),
+                        true,
+                        view.edits(topic) ? editors.of(topic) : null));
             } else {
-                more.add(editors.of(topic));
+                more.add(new Offered("add-" + topic.code(), Editors.title(topic), link));
+                adding = view.edits(topic) ? editors.of(topic) : adding;
             }
         }
-        return new BriefSentence(pieces, more);
+        boolean open = view.edit().equals(BrowseView.MORE);
+        return new BriefSentence(
+                pieces, new Adding(addresses.editing(open ? "" : BrowseView.MORE), open ? more : null, adding));
     }
 
-    private static Piece piece(Topic topic, Optional<Condition.Phrase> phrase, Editor editor) {
-        String text = phrase.map(Condition.Phrase::text).orElseGet(() -> unset(topic));
-        return new Piece(lead(topic, phrase), text, editor, null, null);
-    }
-
-    /** Whether untimed sections stay is said as soon as the brief asks for days or times, and one click turns it. */
-    private static Optional<Piece> untimed(Brief brief, Addresses addresses) {
-        if (brief.about(Topic.UNTIMED).isPresent()) {
-            return Optional.of(new Piece(
-                    ", ",
-                    "leaving out sections with no set time",
-                    null,
-                    addresses.browse(brief.without(Topic.UNTIMED)),
-                    "Keep them instead"));
-        }
-        if (brief.about(Topic.DAYS).isEmpty() && brief.about(Topic.TIMES).isEmpty()) {
+    /** Whether untimed sections stay is said as soon as the brief closes hours, and one click turns it. */
+    private static Optional<Piece> untimed(Brief brief, Addressing addresses) {
+        Optional<Condition> said = brief.about(Topic.UNTIMED);
+        if (said.isEmpty()
+                && HOURS.stream().allMatch(topic -> brief.about(topic).isEmpty())) {
             return Optional.empty();
         }
+        boolean only = said.filter(Not.class::isInstance).isPresent();
         return Optional.of(new Piece(
+                "phrase-untimed",
                 ", ",
-                "keeping sections with no set time",
-                null,
-                addresses.browse(brief.with(new SectionCondition.Timed())),
-                "Leave them out instead"));
+                said.isEmpty()
+                        ? "keeping sections with no set time"
+                        : only ? "only sections with no set time" : "leaving out sections with no set time",
+                addresses.to(said.isEmpty() ? brief.with(new SetCondition.Timed()) : brief.without(Topic.UNTIMED)),
+                said.isEmpty() ? "Leave them out instead" : "Keep all instead",
+                false,
+                null));
     }
 
     private static String lead(Topic topic, Optional<Condition.Phrase> phrase) {
         return switch (topic) {
-            case SUBJECT -> "Show ";
-            case CAMPUS -> phrase.map(Condition.Phrase::lead).orElse("at").isEmpty() ? " " : " at ";
+            case SUBJECT ->
+                phrase.filter(known -> known.lead().startsWith("not")).isPresent() ? "Show anything not in " : "Show ";
+            case CAMPUS ->
+                phrase.map(Condition.Phrase::lead).orElse("at").isEmpty()
+                        ? " "
+                        : " " + phrase.map(Condition.Phrase::lead).orElse("at") + " ";
             case DAYS -> ", meeting ";
             case TIMES -> " ";
-            case NUMBER, LEVEL, UNTIMED, DELIVERY, REQUIREMENT, SEATS ->
-                phrase.map(known -> ", " + known.lead() + " ").orElse(", ");
+            default ->
+                phrase.filter(known -> !known.lead().isEmpty())
+                        .map(known -> ", " + known.lead() + " ")
+                        .orElse(", ");
         };
     }
 
@@ -97,7 +132,7 @@ public record BriefSentence(List<Piece> pieces, List<Editor> more) {
             case CAMPUS -> "any campus";
             case DAYS -> "on any day";
             case TIMES -> "at any time";
-            case NUMBER, LEVEL, UNTIMED, DELIVERY, REQUIREMENT, SEATS -> "";
+            default -> "";
         };
     }
 }

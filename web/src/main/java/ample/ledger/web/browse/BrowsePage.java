@@ -8,43 +8,111 @@ import org.jspecify.annotations.Nullable;
 /**
  * What stands on the Browse screen.
  *
- * @param misreads what the address says that was not understood
+ * @param title what is browsed: "Autumn 2031"
+ * @param action the path that forms of this screen go to
+ * @param say what must be said before anything else: what of an address was not understood, or could not be taken along
  * @param here the address of what was understood
  * @param startOver the address without any condition; null when there is none to drop
+ * @param heard how a line of text was read; null where the brief was not read from one
+ * @param now what time the seats are of
+ * @param seatStream the address that tells of their changes
+ * @param nearMisses how many stand in place; empty for none
+ * @param saved briefs that the visitor has saved
+ * @param term code of the term whose sections can be kept and lined up
+ * @param whole the address of the whole list on one page
+ * @param strayMisses near misses of courses of which nothing fits
  */
 public record BrowsePage(
-        String term,
+        String title,
+        String action,
         BriefSentence sentence,
-        List<String> misreads,
+        List<String> say,
         String here,
         @Nullable String startOver,
+        @Nullable Heard heard,
         Account account,
+        WeekPicture week,
         String total,
+        String nearMisses,
+        String now,
+        String seatStream,
         Strip.Ground ground,
-        List<SubjectLink> subjects,
-        List<CourseBlock> courses,
+        List<Choice> orders,
+        List<Choice> subjects,
+        LeafPage leaf,
         List<Remedy> waysBack,
+        List<String> notOffered,
+        List<Miss> strayMisses,
+        List<Choice> saved,
+        String term,
+        String whole,
         String csv,
         String json) {
 
-    /** The running account. */
+    /**
+     * The running account.
+     *
+     * @param struck conditions put aside, each with the address that restores it
+     * @param incomplete sections that belong to no complete set; null where there is none
+     */
     public record Account(
             String posted,
+            @Nullable String incomplete,
             List<AccountLine> lines,
+            List<Remedy> struck,
             String left,
             @Nullable Remedy hint) {}
 
-    /** One condition of the account. */
-    public record AccountLine(String label, String removed, String onlyThis) {}
+    /**
+     * One condition of the account.
+     *
+     * @param strike the address of the brief with it put aside
+     */
+    public record AccountLine(String label, String removed, String onlyThis, String strike) {}
 
     /** A change of the brief: what it says and does, and its address. */
     public record Remedy(String sentence, String address) {}
 
-    /** A jump to a subject's first course. */
-    public record SubjectLink(String code, String name, String anchor) {}
+    /** A link among several of which one holds. */
+    public record Choice(String label, String title, String address, boolean chosen) {}
 
-    /** A course and those of its sections that fit. */
-    public record CourseBlock(
+    /** A line of text, and what each stretch of it was read as. */
+    public record Heard(String text, List<Stretch> stretches) {}
+
+    /**
+     * @param means the phrase that it became part of; null where it was not understood
+     * @param without the address with the text read again without it
+     */
+    public record Stretch(String text, @Nullable String means, String without) {}
+
+    /**
+     * One leaf of the list.
+     *
+     * @param number from 1
+     * @param of how many there are
+     * @param before the address of the one before; null for the first
+     * @param after the address of the one after; null for the last
+     * @param lines of each leaf of the list, with commas between; a course begins with a head, which counts as one more
+     */
+    public record LeafPage(
+            int number,
+            int of,
+            @Nullable String before,
+            @Nullable String after,
+            String lines,
+            String address,
+            List<Block> blocks) {}
+
+    /**
+     * Lines under one head.
+     *
+     * @param term what is posted from here on, where several terms are browsed and a new one begins
+     * @param course null for lines that are not in order of their courses
+     */
+    public record Block(@Nullable String term, @Nullable CourseHead course, List<Line> lines, List<Miss> misses) {}
+
+    /** The head of a course. */
+    public record CourseHead(
             String anchor,
             @Nullable String subjectAnchor,
             String code,
@@ -52,22 +120,50 @@ public record BrowsePage(
             String credits,
             String toward,
             String needs,
-            String fit,
-            List<Line> lines) {}
+            String fit) {}
 
-    /** One section. */
+    /**
+     * One section.
+     *
+     * @param course its course in a few words, where lines are not in order of their courses
+     * @param away that it is not at the student's home campus; empty where it is
+     * @param changed what is different from the edition before; empty for nothing
+     * @param elsewhere where it is added, if it is not of the first term browsed
+     * @param kept whether it is in the visitor's week
+     * @param look opens it in place, or closes it
+     * @param essentials what it opens to; null while closed
+     */
     public record Line(
-            String anchor,
+            String id,
             String entry,
             String section,
             String sheet,
+            String course,
             String kind,
             boolean companion,
             boolean cancelled,
             Strip strip,
             List<String> when,
             String where,
+            String away,
             String who,
             SeatWords seats,
-            String runs) {}
+            String runs,
+            String changed,
+            String look,
+            @Nullable String elsewhere,
+            boolean kept,
+            @Nullable Essentials essentials) {}
+
+    /** The essentials of a sheet, in place. */
+    public record Essentials(String description, List<Fact> facts, SeatWords seats, String sheet) {}
+
+    /** Something about a section, under a word for it. */
+    public record Fact(String label, String text) {}
+
+    /** Near misses that miss by the same, in words, and the remedy that lets them all in. */
+    public record Miss(List<Missing> sections, String sentence, Remedy remedy) {}
+
+    /** @param name "TIDE 214 T3 Estuary Hydraulics" */
+    public record Missing(String entry, String name, String sheet) {}
 }

@@ -1,89 +1,162 @@
 package ample.ledger.web.browse;
 
 import ample.ledger.core.browse.Brief;
-import ample.ledger.core.browse.BriefAddress;
 import ample.ledger.core.browse.Condition;
-import ample.ledger.core.browse.CourseFindings;
+import ample.ledger.core.browse.CourseFacet;
 import ample.ledger.core.browse.Findings;
+import ample.ledger.core.browse.Order;
 import ample.ledger.core.browse.RunningAccount;
-import ample.ledger.core.browse.ValueCounts;
-import ample.ledger.core.calendar.Days;
-import ample.ledger.core.schedule.Companion;
-import ample.ledger.core.schedule.Course;
-import ample.ledger.core.schedule.PostedPrerequisite;
-import ample.ledger.core.schedule.Schedule;
-import ample.ledger.core.schedule.Section;
+import ample.ledger.core.browse.SeasonFindings;
+import ample.ledger.core.browse.Wording;
 import ample.ledger.web.browse.BrowsePage.AccountLine;
-import ample.ledger.web.browse.BrowsePage.CourseBlock;
-import ample.ledger.web.browse.BrowsePage.Line;
+import ample.ledger.web.browse.BrowsePage.Choice;
+import ample.ledger.web.browse.BrowsePage.LeafPage;
 import ample.ledger.web.browse.BrowsePage.Remedy;
-import ample.ledger.web.browse.BrowsePage.SubjectLink;
-import ample.ledger.web.term.Addresses;
-import ample.ledger.web.term.Terms.PostedTerm;
-import ample.ledger.web.words.SeatWords;
+import ample.ledger.web.guest.Kept;
+import ample.ledger.web.preferences.Preferences;
+import ample.ledger.web.term.Place;
 import ample.ledger.web.words.Strip;
 import ample.ledger.web.words.Words;
-import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Optional;
+import java.util.Map;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
-/** Makes the Browse page of one posted term for one brief. */
+/** Makes the Browse page of one place for one brief, and single leaves of its list. */
 final class BrowsePages {
 
-    private final PostedTerm posted;
-    private final Schedule schedule;
+    private final Place place;
     private final Brief brief;
-    private final Addresses addresses;
+    private final BrowseView view;
+    private final Preferences preferences;
+    private final Kept kept;
+    private final Addressing addresses;
+    private final Wording wording;
+    private final SeasonFindings findings;
     private final Strip.Ground ground;
+    private final Leaves leaves;
+    private final Misses misses;
 
-    private BrowsePages(PostedTerm posted, Brief brief) {
-        this.posted = posted;
-        this.schedule = posted.schedule();
-        this.brief = brief;
-        this.addresses = new Addresses(schedule.term().code());
-        this.ground =
-                Strip.ground(schedule.sections().stream().map(Section::days).reduce(Days.NONE, Days::plus), brief);
+    BrowsePages(Place place, Addressing addresses, Preferences preferences, Kept kept) {
+        this.kept = kept;
+        this.place = place;
+        this.brief = addresses.brief();
+        this.view = addresses.view();
+        this.preferences = preferences;
+        this.addresses = addresses;
+        this.wording = preferences.wording(place.vocabulary());
+        this.findings = SeasonFindings.of(place.indexes(), brief);
+        this.ground = Strip.ground(place.days(), brief, preferences.week());
+        List<Findings> byTerm = findings.terms();
+        this.leaves = Leaves.of(place.terms(), byTerm, view);
+        this.misses = Misses.of(place.terms(), byTerm, wording, addresses);
     }
 
-    static BrowsePage page(PostedTerm posted, BriefAddress.Reading reading) {
-        return new BrowsePages(posted, reading.brief()).page(reading.misreads());
-    }
-
-    private BrowsePage page(List<BriefAddress.Misread> misreads) {
-        Findings findings = posted.index().find(brief);
-        Editors editors = new Editors(schedule, brief, ValueCounts.of(brief, posted.index()), addresses);
-        List<CourseBlock> courses = courses(findings);
-        String sections = Words.count(findings.fitting().size(), "section");
+    /**
+     * @param now what time the seats are of
+     * @param say what must be said first
+     * @param notOffered courses asked for that are not offered, in sentences
+     */
+    BrowsePage page(String now, List<String> say, List<String> notOffered, BrowsePage.@Nullable Heard heard) {
+        Editors editors = new Editors(place, findings, preferences, addresses);
+        int shown = leaves.shown(view);
+        boolean last = view.whole() || shown >= leaves.size();
         return new BrowsePage(
-                schedule.term().name(),
-                BriefSentence.of(brief, schedule, editors, addresses),
-                misreads.stream()
-                        .map(misread -> "Not understood: %s=%s. %s"
-                                .formatted(misread.parameter(), misread.value(), misread.sentence()))
-                        .toList(),
-                addresses.browse(brief),
-                brief.isEmpty() ? null : addresses.browse(Brief.EVERYTHING),
+                place.name(),
+                "/" + place.path() + "/browse",
+                BriefSentence.of(brief, wording, view, editors, addresses),
+                say,
+                addresses.to(brief),
+                brief.isEmpty() ? null : addresses.to(Brief.EVERYTHING),
+                heard,
                 account(findings.account()),
-                courses.isEmpty() ? sections : sections + " in " + Words.count(courses.size(), "course"),
+                WeekPicture.of(brief, findings.density(), preferences, addresses.to(brief)),
+                total(),
+                misses.inPlace() == 0 ? "" : Words.count(misses.inPlace(), "near miss", "near misses") + " in place",
+                now,
+                "/" + place.path() + "/seats",
                 ground,
-                subjects(courses),
-                courses,
+                orders(),
+                subjects(),
+                leaf(shown),
                 findings.waysBack().stream().map(this::wayBack).toList(),
-                addresses.list("csv", brief),
-                addresses.list("json", brief));
+                notOffered,
+                last ? misses.stray() : List.of(),
+                kept.briefs().stream()
+                        .map(saved -> new Choice(saved.name(), "", saved.address(), false))
+                        .toList(),
+                place.terms().get(0).edition().term(),
+                addresses.seen(view.onOnePage()),
+                place.addresses().list("csv", brief),
+                place.addresses().list("json", brief));
+    }
+
+    Strip.Ground ground() {
+        return ground;
+    }
+
+    /** The leaf that the view asks for. */
+    LeafPage leaf() {
+        return leaf(leaves.shown(view));
+    }
+
+    private LeafPage leaf(int number) {
+        BlockWords words = new BlockWords(place, preferences, addresses, ground, misses, kept);
+        List<Integer> shown = view.whole()
+                ? IntStream.rangeClosed(1, leaves.size()).boxed().toList()
+                : leaves.size() == 0 ? List.of() : List.of(number);
+        int pages = view.whole() ? Math.min(1, leaves.size()) : leaves.size();
+        return new LeafPage(
+                number,
+                pages,
+                number > 1 ? addresses.seen(view.onPage(number - 1)) + "#list" : null,
+                number < pages ? addresses.seen(view.onPage(number + 1)) + "#list" : null,
+                pages < 2 ? "" : sizes(),
+                addresses.seen(view.onPage(1)),
+                shown.stream()
+                        .flatMap(page -> words.blocks(leaves, page, view.order(), beginsTerm(page)).stream())
+                        .toList());
+    }
+
+    /** The lines of each leaf, heads of courses counted too. */
+    private String sizes() {
+        return leaves.all().stream()
+                .map(leaf -> String.valueOf(leaf.sections().size() + leaf.heads()))
+                .collect(Collectors.joining(","));
+    }
+
+    /** Whether a leaf begins another term, which must be said. */
+    private boolean beginsTerm(int page) {
+        return place.season()
+                && (page == 1
+                        || leaves.page(page).posted() != leaves.page(page - 1).posted());
+    }
+
+    private String total() {
+        String sections = Words.count(findings.size(), "section");
+        if (findings.size() == 0) {
+            return sections;
+        }
+        return sections + " in " + Words.count(leaves.courses(), "course");
     }
 
     private BrowsePage.Account account(RunningAccount account) {
         return new BrowsePage.Account(
                 Words.number(account.posted()),
+                account.incomplete() == 0 ? null : Words.less(account.incomplete()),
                 account.lines().stream()
                         .map(line -> new AccountLine(
-                                phrase(line.condition()).standingAlone(),
+                                line.condition().phrase(wording).standingAlone(),
                                 Words.less(line.removed()),
-                                Words.number(line.onlyThis())))
+                                Words.number(line.onlyThis()),
+                                addresses.striking(line.condition())))
+                        .toList(),
+                addresses.struck().stream()
+                        .map(condition ->
+                                new Remedy(condition.phrase(wording).standingAlone(), addresses.restoring(condition)))
                         .toList(),
                 Words.number(account.left()),
                 account.lines().stream()
@@ -93,11 +166,15 @@ final class BrowsePages {
                         .orElse(null));
     }
 
+    private String without(Condition condition) {
+        return addresses.to(brief.without(condition.topic()));
+    }
+
     private Remedy hint(RunningAccount.Line line) {
         return new Remedy(
                 "Dropping %s alone would bring back %s."
                         .formatted(quoted(line.condition()), Words.number(line.onlyThis())),
-                addresses.browse(brief.without(line.condition().topic())));
+                without(line.condition()));
     }
 
     private Remedy wayBack(Findings.WayBack way) {
@@ -106,110 +183,43 @@ final class BrowsePages {
             changed = changed.without(condition.topic());
         }
         String dropped = way.dropped().stream().map(this::quoted).collect(Collectors.joining(" and "));
-        return new Remedy("Drop " + dropped + ": " + Words.count(way.sections(), "section"), addresses.browse(changed));
-    }
-
-    private Condition.Phrase phrase(Condition condition) {
-        return condition.phrase(schedule);
+        return new Remedy("Drop " + dropped + ": " + Words.count(way.sections(), "section"), addresses.to(changed));
     }
 
     private String quoted(Condition condition) {
-        Condition.Phrase phrase = phrase(condition);
+        Condition.Phrase phrase = condition.phrase(wording);
         return "“" + (phrase.lead().isEmpty() ? "" : phrase.lead() + " ") + phrase.text() + "”";
     }
 
-    private List<SubjectLink> subjects(List<CourseBlock> courses) {
-        return courses.stream()
-                .flatMap(course -> Optional.ofNullable(course.subjectAnchor()).stream())
-                .map(anchor -> schedule.subjects().stream()
-                        .filter(subject -> anchor(subject.code()).equals(anchor))
-                        .findFirst()
-                        .orElseThrow())
-                .map(subject -> new SubjectLink(subject.code(), subject.name(), anchor(subject.code())))
+    private List<Choice> orders() {
+        return Arrays.stream(Order.values())
+                .map(order -> new Choice(label(order), "", addresses.seen(view.in(order)), order == view.order()))
                 .toList();
     }
 
-    private List<CourseBlock> courses(Findings findings) {
-        List<CourseBlock> blocks = new ArrayList<>();
-        String subject = "";
-        for (CourseFindings found : CourseFindings.of(findings, schedule)) {
-            Course course = found.course();
-            boolean first = !course.code().subject().equals(subject);
-            subject = course.code().subject();
-            blocks.add(block(found, first ? anchor(subject) : null));
-        }
-        return blocks;
-    }
-
-    private static String anchor(String subject) {
-        return "subject-" + subject;
-    }
-
-    private CourseBlock block(CourseFindings found, @Nullable String subjectAnchor) {
-        Course course = found.course();
-        return new CourseBlock(
-                "course-" + course.code().subject() + "-" + course.code().number(),
-                subjectAnchor,
-                course.written(),
-                course.title(),
-                Words.credits(course.credits()),
-                schedule.requirements().stream()
-                        .filter(requirement -> course.requirements().contains(requirement.code()))
-                        .map(requirement -> requirement.name())
-                        .collect(Collectors.joining(", ")),
-                course.rules().prerequisites().isEmpty()
-                        ? "No prerequisite."
-                        : "Needs "
-                                + course.rules().prerequisites().stream()
-                                        .map(PostedPrerequisite::sentence)
-                                        .collect(Collectors.joining(" ")),
-                found.lines().size() == found.posted()
-                        ? "all " + found.posted() + " fit"
-                        : found.lines().size() + " of " + found.posted() + " fit",
-                found.lines().stream().map(this::line).toList());
-    }
-
-    private Line line(CourseFindings.Line line) {
-        Section section = line.section();
-        return new Line(
-                "e" + section.entry(),
-                section.entry().toString(),
-                section.code(),
-                addresses.sheet(section.entry(), brief),
-                kind(line),
-                line.role() != CourseFindings.Role.LEAD,
-                section.cancelled(),
-                Strip.of(section),
-                section.meetings().stream()
-                        .map(meeting -> Words.when(meeting.timing()))
-                        .toList(),
-                Words.where(section),
-                Words.who(section),
-                SeatWords.of(section, schedule.twinsOf(section), posted.index().today()),
-                Words.runs(section.span(), schedule.term()));
-    }
-
-    private String kind(CourseFindings.Line line) {
-        Section section = line.section();
-        String kind = section.kind().label();
-        return switch (line.role()) {
-            case LEAD -> kind;
-            case BOUND_COMPANION -> kind + ", 1 of " + siblings(section);
-            case OPEN_COMPANION -> kind + ", for any";
-            case LEAD_DOES_NOT_FIT ->
-                section.companion()
-                        .flatMap(Companion::boundTo)
-                        .flatMap(schedule::section)
-                        .map(lead -> kind + "; its " + lead.code() + " does not fit")
-                        .orElse(kind + "; none it goes with fits");
+    private static String label(Order order) {
+        return switch (order) {
+            case COURSE -> "by course";
+            case MEETING -> "by day and hour of first meeting";
+            case OPEN_SEATS -> "by seats open, most first";
+            case SHARE_TAKEN -> "by share of seats taken, least first";
+            case DATES -> "by dates";
+            case CAMPUS -> "by campus";
         };
     }
 
-    /** How many companions of the same lead there are to choose from. */
-    private long siblings(Section companion) {
-        return schedule.leadsOf(companion).stream()
-                .flatMap(lead -> schedule.companionsOf(lead).stream())
-                .distinct()
-                .count();
+    private List<Choice> subjects() {
+        if (view.order() != Order.COURSE) {
+            return List.of();
+        }
+        Map<String, Integer> first = leaves.subjects();
+        return place.vocabulary().values(CourseFacet.SUBJECT).stream()
+                .filter(subject -> first.containsKey(subject.code()))
+                .map(subject -> new Choice(
+                        subject.code(),
+                        subject.name(),
+                        addresses.seen(view.onPage(first.get(subject.code()))) + "#subject-" + subject.code(),
+                        false))
+                .toList();
     }
 }

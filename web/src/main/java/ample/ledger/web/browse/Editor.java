@@ -9,12 +9,22 @@ import java.util.Map;
  * @param id names it in the page
  * @param title what it changes: "Days"
  * @param groups its fields
+ * @param offers values that are often wanted, each with what it would give
  * @param keep the parameters of the other conditions, which the form sends along
  * @param without the address of the same brief without this condition
  * @param set whether the brief has this condition
  */
 public record Editor(
-        String id, String title, List<Group> groups, Map<String, String> keep, String without, boolean set) {
+        String id,
+        String title,
+        List<Group> groups,
+        List<Offer> offers,
+        Map<String, String> keep,
+        String without,
+        boolean set) {
+
+    /** A condition ready made: its phrase, how many sections the brief would give with it, and the address. */
+    public record Offer(String label, String count, String address) {}
 
     /** Fields under one heading. */
     public record Group(String legend, List<Field> fields) {}

@@ -15,6 +15,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.io.Writer;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -69,7 +70,7 @@ class ListController {
     private void answer(String term, HttpServletRequest request, HttpServletResponse response, String type, Form form)
             throws IOException {
         Terms.PostedTerm posted = terms.get(term);
-        BriefAddress.Reading reading = BriefReader.read(request, posted.schedule());
+        BriefAddress.Reading reading = BriefReader.read(request, posted.index().vocabulary(), Set.of());
         if (!reading.misreads().isEmpty()) {
             refuse(
                     response,

@@ -3,12 +3,17 @@ package ample.ledger.web.sheet;
 import ample.ledger.core.browse.BriefAddress;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Section;
+import ample.ledger.web.guest.Kept;
+import ample.ledger.web.preferences.Preferences;
+import ample.ledger.web.term.Addresses;
 import ample.ledger.web.term.BriefReader;
 import ample.ledger.web.term.Terms;
 import jakarta.servlet.http.HttpServletRequest;
+import java.util.Set;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 
 /** Answers the address of a section's sheet. */
@@ -23,14 +28,25 @@ class SheetController {
 
     /** The sheet. What the address says of a brief only leads back, so what makes no sense in it is passed over. */
     @GetMapping("/{term}/section/{entry}")
-    String sheet(@PathVariable String term, @PathVariable String entry, HttpServletRequest request, Model model) {
+    String sheet(
+            @PathVariable String term,
+            @PathVariable String entry,
+            HttpServletRequest request,
+            @ModelAttribute(name = "preferences", binding = false) Preferences preferences,
+            Model model) {
         Terms.PostedTerm posted = terms.get(term);
-        BriefAddress.Reading reading = BriefReader.read(request, posted.schedule());
+        BriefAddress.Reading reading = BriefReader.read(request, posted.index().vocabulary(), Set.of());
         Section section = EntryNumber.parse(entry)
                 .flatMap(posted.schedule()::section)
                 .orElseThrow(() -> new UnknownSectionException(posted, entry, reading.brief()));
-        model.addAttribute("posted", posted);
-        model.addAttribute("page", SheetPages.page(posted, section, reading.brief()));
+        model.addAttribute(
+                "where",
+                terms.where(
+                        terms.place(term),
+                        reading.brief(),
+                        new Addresses(term).sheet(section.entry(), reading.brief()),
+                        Kept.of(request).week(term).size()));
+        model.addAttribute("page", SheetPages.page(posted, section, reading.brief(), preferences));
         return "sheet/page";
     }
 }

@@ -14,6 +14,7 @@ import ample.ledger.core.schedule.PostedPrerequisite;
 import ample.ledger.core.schedule.Restriction;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
+import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.sheet.SheetPage.CodePart;
 import ample.ledger.web.sheet.SheetPage.MeetingRow;
 import ample.ledger.web.sheet.SheetPage.Related;
@@ -31,13 +32,17 @@ import java.util.stream.Stream;
 /** Makes the sheet of one section. */
 final class SheetPages {
 
+    private final PostedTerm posted;
     private final Schedule schedule;
     private final LocalDate today;
     private final Section section;
     private final Brief brief;
     private final Addresses addresses;
+    private final Preferences preferences;
 
-    private SheetPages(PostedTerm posted, Section section, Brief brief) {
+    private SheetPages(PostedTerm posted, Section section, Brief brief, Preferences preferences) {
+        this.posted = posted;
+        this.preferences = preferences;
         this.schedule = posted.schedule();
         this.today = posted.index().today();
         this.section = section;
@@ -45,12 +50,13 @@ final class SheetPages {
         this.addresses = new Addresses(schedule.term().code());
     }
 
-    static SheetPage page(PostedTerm posted, Section section, Brief brief) {
-        return new SheetPages(posted, section, brief).page();
+    static SheetPage page(PostedTerm posted, Section section, Brief brief, Preferences preferences) {
+        return new SheetPages(posted, section, brief, preferences).page();
     }
 
     private SheetPage page() {
         Course course = section.course();
+        Strip.Ground ground = Strip.ground(section.days(), brief, preferences.week());
         boolean isCompanion = section.companion().isPresent();
         List<Section> goesWith = isCompanion ? schedule.leadsOf(section) : schedule.companionsOf(section);
         return new SheetPage(
@@ -67,13 +73,13 @@ final class SheetPages {
                 section.cancelled(),
                 Stream.concat(section.meetings().stream(), section.exams().stream())
                         .map(meeting -> new MeetingRow(
-                                Words.when(meeting.timing()),
+                                Words.when(meeting.timing(), preferences.clock()),
                                 meeting.kind().label() + ", "
-                                        + lowered(meeting.place().inWords())))
+                                        + Words.lowered(meeting.place().inWords())))
                         .toList(),
                 Words.inClass(ClassHours.of(section, schedule.term().calendar())),
-                Strip.ground(section.days(), brief),
-                Strip.of(section),
+                ground,
+                Strip.of(section, ground),
                 section.span().name(),
                 Words.dates(section.span().dates()),
                 Words.capitalised(section.delivery().label()),
@@ -126,9 +132,7 @@ final class SheetPages {
         if (alike.isEmpty()) {
             return "It is the only " + section.kind().label().toLowerCase(Locale.ROOT) + " of this course.";
         }
-        int open = alike.stream()
-                .mapToInt(other -> SeatAccount.of(other.pool(), today).open())
-                .sum();
+        int open = alike.stream().mapToInt(other -> account(other).open()).sum();
         String kind = section.kind().label().toLowerCase(Locale.ROOT);
         return "%s of this course %s %s open%s."
                 .formatted(
@@ -179,7 +183,7 @@ final class SheetPages {
                                 : other.toString(),
                         addresses.sheet(other.entry(), brief),
                         other.meetings().stream()
-                                .map(meeting -> Words.when(meeting.timing()))
+                                .map(meeting -> Words.when(meeting.timing(), preferences.clock()))
                                 .collect(Collectors.joining("; ")),
                         Words.where(other),
                         seats(other)))
@@ -187,10 +191,10 @@ final class SheetPages {
     }
 
     private SeatWords seats(Section of) {
-        return SeatWords.of(of, schedule.twinsOf(of), today);
+        return SeatWords.of(of, account(of), schedule.twinsOf(of));
     }
 
-    private static String lowered(String place) {
-        return place.equals("Online") || place.startsWith("Place") ? place.toLowerCase(Locale.ROOT) : place;
+    private SeatAccount account(Section of) {
+        return posted.index().seatsOf(of.entry()).orElseThrow();
     }
 }

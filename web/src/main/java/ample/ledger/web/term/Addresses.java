@@ -7,7 +7,12 @@ import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.util.stream.Collectors;
 
-/** The addresses of one term's screens. Each carries the brief, so that every screen leads back to the same search. */
+/**
+ * The addresses of one term's screens, or those of a season. Each carries the brief, so that every screen leads back to the
+ * same search.
+ *
+ * @param term the code of the term, or the path of the season
+ */
 public record Addresses(String term) {
 
     /** Browse with this brief. */
@@ -15,9 +20,14 @@ public record Addresses(String term) {
         return "/" + term + "/browse" + query(brief);
     }
 
-    /** Browse with this brief, at the line of one section. */
+    /** Browse with this brief, at the line of one section, on whatever page of the list it is. */
     public String browseAt(Brief brief, EntryNumber entry) {
-        return browse(brief) + "#e" + entry;
+        return with(browse(brief), "line", entry.digits()) + "#e" + entry;
+    }
+
+    /** An address with one parameter more. */
+    public static String with(String address, String parameter, String value) {
+        return address + (address.contains("?") ? "&" : "?") + parameter + "=" + encode(value);
     }
 
     /** The sheet of one section. */

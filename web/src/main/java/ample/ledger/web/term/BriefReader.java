@@ -1,27 +1,32 @@
 package ample.ledger.web.term;
 
 import ample.ledger.core.browse.BriefAddress;
-import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.browse.Vocabulary;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 
 /** Reads the brief in the address of a request. */
 public final class BriefReader {
 
     private BriefReader() {}
 
-    /** The brief, and everything in the query that makes no sense, parameters that no screen has among it. */
-    public static BriefAddress.Reading read(HttpServletRequest request, Schedule schedule) {
+    /**
+     * The brief, and everything in the query that makes no sense.
+     *
+     * @param others parameters of the screen that are no conditions
+     */
+    public static BriefAddress.Reading read(HttpServletRequest request, Vocabulary vocabulary, Set<String> others) {
         Map<String, List<String>> parameters = new LinkedHashMap<>();
         request.getParameterMap().forEach((name, values) -> parameters.put(name, Arrays.asList(values)));
-        BriefAddress.Reading reading = BriefAddress.read(parameters, schedule);
+        BriefAddress.Reading reading = BriefAddress.read(parameters, vocabulary);
         List<BriefAddress.Misread> misreads = new ArrayList<>(reading.misreads());
         parameters.forEach((name, values) -> {
-            if (!BriefAddress.PARAMETERS.contains(name)) {
+            if (!BriefAddress.PARAMETERS.contains(name) && !others.contains(name)) {
                 misreads.add(new BriefAddress.Misread(
                         name, String.join(",", values), "There is no condition of that name."));
             }

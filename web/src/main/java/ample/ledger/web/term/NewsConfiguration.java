@@ -1,6 +1,6 @@
 package ample.ledger.web.term;
 
-import ample.ledger.store.EditionNews;
+import ample.ledger.store.News;
 import java.time.Duration;
 import javax.sql.DataSource;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnWebApplication;
@@ -16,7 +16,10 @@ class NewsConfiguration {
     private static final Duration PATIENCE = Duration.ofSeconds(3);
 
     @Bean
-    EditionNews editionNews(DataSource dataSource, Terms terms) {
-        return new EditionNews(dataSource, PATIENCE, terms::refresh);
+    News editionNews(DataSource dataSource, Terms terms) {
+        return new News(News.Channel.EDITION, dataSource, PATIENCE, () -> {
+            terms.refresh();
+            terms.compareEditions();
+        });
     }
 }

@@ -1,15 +1,25 @@
 package ample.ledger.web.term;
 
+import ample.ledger.core.browse.Brief;
 import ample.ledger.core.browse.TermIndex;
 import ample.ledger.core.edition.Edition;
+import ample.ledger.core.edition.SectionChange;
+import ample.ledger.core.edition.SectionChanges;
+import ample.ledger.core.registrar.SeatWord;
+import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.schedule.Section;
 import ample.ledger.store.Editions;
 import ample.ledger.web.words.Words;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.time.ZonedDateTime;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -25,16 +35,29 @@ import org.springframework.stereotype.Component;
 public class Terms {
 
     private final Editions editions;
+    private final LatestSeats seats;
     private final Clock clock;
     private final Map<String, PostedTerm> latest = new ConcurrentHashMap<>();
+    private final Map<String, Place> places = new ConcurrentHashMap<>();
 
-    Terms(Editions editions, Clock clock) {
+    Terms(Editions editions, LatestSeats seats, Clock clock) {
+        this.seats = seats;
         this.editions = editions;
         this.clock = clock;
     }
 
-    /** A term as it is posted now. */
-    public record PostedTerm(Edition edition, TermIndex index) {
+    /**
+     * A term as it is posted now.
+     *
+     * @param changes what is different from the edition before, by entry number; empty until it is known
+     */
+    public record PostedTerm(
+            Edition edition, TermIndex index, Optional<Map<EntryNumber, List<SectionChange>>> changes) {
+
+        /** What is different of this section from the edition before. */
+        public List<SectionChange> changesOf(EntryNumber entry) {
+            return changes.map(all -> all.getOrDefault(entry, List.of())).orElse(List.of());
+        }
 
         public Schedule schedule() {
             return index.schedule();
@@ -76,6 +99,78 @@ public class Terms {
         return known;
     }
 
+    /**
+     * The term by itself, to be browsed.
+     *
+     * @throws UnknownTermException when nothing is posted for it
+     */
+    public Place place(String code) {
+        PostedTerm posted = get(code);
+        return places.compute(
+                code,
+                (same, known) -> known != null && known.terms().equals(List.of(posted)) ? known : Place.of(posted));
+    }
+
+    /**
+     * All terms of a season together, to be browsed.
+     *
+     * @throws UnknownTermException when nothing is posted for it
+     */
+    public Place season(String code) {
+        List<PostedTerm> terms = ofSeason(code);
+        if (terms.isEmpty()) {
+            throw new UnknownTermException(code);
+        }
+        return places.compute(
+                "season/" + code,
+                (same, known) -> known != null && known.terms().equals(terms) ? known : Place.ofSeason(code, terms));
+    }
+
+    /**
+     * What the head of a page of {@code place} says.
+     *
+     * @param here the address of the page
+     * @param week how many sections the visitor keeps for the term
+     */
+    public Where where(Place place, Brief brief, String here, int week) {
+        return Where.of(all(), place, brief, here, week);
+    }
+
+    private List<PostedTerm> ofSeason(String code) {
+        return all().stream()
+                .filter(posted -> posted.schedule().term().season().code().equals(code))
+                .toList();
+    }
+
+    /**
+     * Takes the registrar's newest words on seats into the indexes.
+     *
+     * @return the sections whose seats stand otherwise now, by the code of their term
+     */
+    public Map<String, List<Section>> refreshSeats() {
+        Map<String, List<SeatWord>> fresh = seats.refresh().stream().collect(Collectors.groupingBy(SeatWord::term));
+        Map<String, List<Section>> changed = new HashMap<>();
+        fresh.forEach((term, words) -> {
+            PostedTerm posted = latest.get(term);
+            if (posted != null) {
+                seats.takeOver(posted.edition(), posted.index());
+                Set<String> pools = words.stream().map(SeatWord::pool).collect(Collectors.toSet());
+                changed.put(
+                        term,
+                        posted.schedule().sections().stream()
+                                .filter(section -> pools.contains(section.pool().code()))
+                                .toList());
+            }
+        });
+        return changed;
+    }
+
+    /** What time it is where the institution of {@code place} stands. */
+    public ZonedDateTime now(Place place) {
+        return clock.instant()
+                .atZone(place.terms().get(0).schedule().institution().zone());
+    }
+
     /** Looks what is current now, and takes in what has changed. */
     public synchronized void refresh() {
         List<Edition> current = editions.allCurrent();
@@ -86,6 +181,20 @@ public class Terms {
             }
         }
         latest.keySet().retainAll(current.stream().map(Edition::term).collect(Collectors.toSet()));
+        places.keySet().removeIf(path -> !path.startsWith("season/") && !latest.containsKey(path));
+    }
+
+    /** Finds out what is different from the edition before, of every term of which that is not known yet. */
+    public synchronized void compareEditions() {
+        latest.replaceAll((term, posted) -> posted.changes().isPresent() ? posted : compared(posted));
+    }
+
+    private PostedTerm compared(PostedTerm posted) {
+        Map<EntryNumber, List<SectionChange>> changes = editions.numbered(
+                        posted.edition().term(), posted.edition().number() - 1)
+                .map(before -> SectionChanges.between(editions.schedule(before), posted.schedule()))
+                .orElse(Map.of());
+        return new PostedTerm(posted.edition(), posted.index(), Optional.of(changes));
     }
 
     private boolean isFresh(@Nullable PostedTerm known, Edition current) {
@@ -96,7 +205,9 @@ public class Terms {
 
     private PostedTerm load(Edition edition) {
         Schedule schedule = editions.schedule(edition);
-        return new PostedTerm(edition, new TermIndex(schedule, today(schedule)));
+        TermIndex index = new TermIndex(schedule, today(schedule));
+        seats.takeOver(edition, index);
+        return new PostedTerm(edition, index, Optional.empty());
     }
 
     private LocalDate today(Schedule schedule) {

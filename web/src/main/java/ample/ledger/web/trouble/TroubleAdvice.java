@@ -42,7 +42,9 @@ class TroubleAdvice {
     String unknownSection(UnknownSectionException unknown, Model model) {
         Addresses addresses = new Addresses(unknown.posted().schedule().term().code());
         String term = unknown.posted().schedule().term().name();
-        model.addAttribute("posted", unknown.posted());
+        model.addAttribute(
+                "where",
+                terms.where(terms.place(addresses.term()), unknown.brief(), addresses.browse(unknown.brief()), 0));
         model.addAttribute(
                 "page",
                 new TroublePage(

@@ -4,13 +4,11 @@ import ample.ledger.core.reading.SeatAccount;
 import ample.ledger.core.reading.Status;
 import ample.ledger.core.schedule.SeatPool;
 import ample.ledger.core.schedule.Section;
-import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Arrays;
+import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 
 /**
  * The seats of one section as a line, as pips, as a sentence and as an account.
@@ -41,20 +39,21 @@ public record SeatWords(
         }
     }
 
-    /** The marks of one kind together, as one outline. */
-    public record PipsOfAKind(String style, String outline) {}
+    /** Marks of one kind side by side, 5 pixels from one to the next. */
+    public record PipsOfAKind(String style, int x, int width) {}
 
-    /** The marks as outlines, 5 pixels from one to the next. */
+    /** The marks, those of one kind together: first what is taken, then what is held, then what is open. */
     public List<PipsOfAKind> pipsByKind() {
-        return Arrays.stream(Pip.values())
-                .filter(pips::contains)
-                .map(kind -> new PipsOfAKind(
-                        kind.style(),
-                        IntStream.range(0, pips.size())
-                                .filter(at -> pips.get(at) == kind)
-                                .mapToObj(at -> "M%d.5.5h4v7h-4z".formatted(at * 5))
-                                .collect(Collectors.joining())))
-                .toList();
+        List<PipsOfAKind> kinds = new ArrayList<>();
+        int x = 0;
+        for (Pip kind : Pip.values()) {
+            int width = 5 * Collections.frequency(pips, kind);
+            if (width > 0) {
+                kinds.add(new PipsOfAKind(kind.style(), x, width));
+            }
+            x += width;
+        }
+        return kinds;
     }
 
     /** Whether what stands out is a status in words and not a number. */
@@ -65,9 +64,8 @@ public record SeatWords(
     /** One line of the account. */
     public record Line(String label, String figure) {}
 
-    /** The seats of {@code section}, shared with {@code twins}, as they stand on {@code today}. */
-    public static SeatWords of(Section section, List<Section> twins, LocalDate today) {
-        SeatAccount seats = SeatAccount.of(section.pool(), today);
+    /** The seats of {@code section}, shared with {@code twins}, as {@code seats} says they stand. */
+    public static SeatWords of(Section section, SeatAccount seats, List<Section> twins) {
         Status status = Status.of(section, seats);
         return new SeatWords(
                 figure(seats, status),

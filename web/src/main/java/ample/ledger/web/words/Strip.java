@@ -1,12 +1,11 @@
 package ample.ledger.web.words;
 
 import ample.ledger.core.browse.Brief;
-import ample.ledger.core.browse.SectionCondition.Between;
-import ample.ledger.core.browse.SectionCondition.OnDays;
+import ample.ledger.core.browse.WeekPainting;
 import ample.ledger.core.calendar.ClockTime;
 import ample.ledger.core.calendar.Days;
-import ample.ledger.core.calendar.TimeRange;
 import ample.ledger.core.calendar.Timing;
+import ample.ledger.core.calendar.WeekHours;
 import ample.ledger.core.schedule.Meeting;
 import ample.ledger.core.schedule.Place;
 import ample.ledger.core.schedule.Section;
@@ -15,6 +14,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
 /**
  * The week strip of one section: days side by side, hours running left to right, a bar for each meeting. What is the same
@@ -26,13 +26,17 @@ public record Strip(List<Bar> bars) {
     public static final int HEIGHT = 15;
 
     private static final String SOME_WEEKS = " some-weeks";
-    private static final int DAY_WIDTH = 41;
-    private static final int GAP = 5;
+    private static final int DAY_WIDTH = 37;
+    private static final int GAP = 4;
     private static final int FIRST_MINUTE = 7 * 60;
     private static final int LAST_MINUTE = 22 * 60;
 
     /** One day of the strip, at {@code x}. */
-    public record Day(String name, int x) {
+    public record Day(DayOfWeek day, int x) {
+
+        public String name() {
+            return Days.shortName(day);
+        }
 
         public int end() {
             return x + DAY_WIDTH;
@@ -54,6 +58,30 @@ public record Strip(List<Bar> bars) {
         public int width() {
             return days.get(days.size() - 1).end();
         }
+
+        /** The lines under all days, as one outline: what is drawn in every line must be few things. */
+        public String base() {
+            return days.stream()
+                    .map(day -> "M" + day.x() + " 14.5H" + day.end())
+                    .collect(Collectors.joining());
+        }
+
+        /** The marks of noon. */
+        public String noons() {
+            return days.stream().map(day -> "M" + day.noon() + " 11V14.5").collect(Collectors.joining());
+        }
+
+        /** What is shaded. */
+        public String shaded() {
+            return window.stream()
+                    .map(bar -> "M%s 0h%sv14h-%sz".formatted(bar.x(), bar.width(), bar.width()))
+                    .collect(Collectors.joining());
+        }
+
+        /** Where a day begins; nothing for a day that is not shown. */
+        private Optional<Integer> x(DayOfWeek day) {
+            return days.stream().filter(shown -> shown.day() == day).map(Day::x).findFirst();
+        }
     }
 
     /** A stretch of one day. */
@@ -65,61 +93,63 @@ public record Strip(List<Bar> bars) {
         }
     }
 
-    /** The ground under {@code brief}: Monday to Saturday, and Sunday where {@code met} has it. */
-    public static Ground ground(Days met, Brief brief) {
+    /**
+     * The ground under {@code brief}: the days of {@code week} in their order, without those of the weekend's end that none
+     * of {@code met} has.
+     *
+     * @param week seven days, from the one that a week begins with
+     */
+    public static Ground ground(Days met, Brief brief, List<DayOfWeek> week) {
         List<Day> days = new ArrayList<>();
-        for (DayOfWeek day : DayOfWeek.values()) {
+        for (DayOfWeek day : week) {
             if (day != DayOfWeek.SUNDAY || met.contains(day)) {
-                days.add(new Day(Days.shortName(day), x(day)));
+                days.add(new Day(day, days.size() * (DAY_WIDTH + GAP)));
             }
         }
-        return new Ground(List.copyOf(days), window(brief, days.size()));
+        return window(new Ground(List.copyOf(days), List.of()), brief);
     }
 
-    public static Strip of(Section section) {
+    public static Strip of(Section section, Ground ground) {
         List<Bar> bars = new ArrayList<>();
         for (Meeting meeting : section.meetings()) {
             meeting.timing()
                     .time()
-                    .ifPresent(time ->
-                            meeting.timing().days().list().forEach(day -> bars.add(bar(day, time, style(meeting)))));
+                    .ifPresent(time -> meeting.timing().days().list().stream()
+                            .flatMap(day -> ground.x(day).stream())
+                            .forEach(x -> bars.add(bar(x, time.startMinute(), time.endMinute(), style(meeting)))));
         }
         return new Strip(List.copyOf(bars));
     }
 
-    /** The days and hours the brief asks for; nothing where it asks for none. */
-    private static List<Bar> window(Brief brief, int shown) {
-        Optional<OnDays> onDays = brief.condition(OnDays.class);
-        Optional<Between> between = brief.condition(Between.class);
-        if (onDays.isEmpty() && between.isEmpty()) {
-            return List.of();
+    /** With the hours open that the brief leaves open; with nothing shaded where it closes none. */
+    private static Ground window(Ground ground, Brief brief) {
+        WeekHours closed = WeekPainting.closed(brief);
+        if (closed.isEmpty()) {
+            return ground;
         }
-        int from = between.flatMap(Between::from).map(ClockTime::minuteOfDay).orElse(FIRST_MINUTE);
-        int to = between.flatMap(Between::to).map(ClockTime::minuteOfDay).orElse(LAST_MINUTE);
-        return onDays.map(OnDays::days).orElse(Days.ALL).list().stream()
-                .filter(day -> day.getValue() <= shown)
-                .map(day -> bar(day, from, to, "window"))
-                .toList();
+        List<Bar> window = new ArrayList<>();
+        for (Day shown : ground.days()) {
+            WeekHours.of(shown.day(), FIRST_MINUTE, LAST_MINUTE)
+                    .minus(closed)
+                    .stretches()
+                    .forEach(stretch -> {
+                        int from = ClockTime.minuteOfDay(stretch.from());
+                        window.add(bar(shown.x(), from, from + stretch.minutes(), "window"));
+                    });
+        }
+        return new Ground(ground.days(), List.copyOf(window));
     }
 
-    private static Bar bar(DayOfWeek day, TimeRange time, String style) {
-        return bar(day, time.startMinute(), time.endMinute(), style);
-    }
-
-    private static Bar bar(DayOfWeek day, int fromMinute, int toMinute, String style) {
+    private static Bar bar(int x, int fromMinute, int toMinute, String style) {
         double from = offset(fromMinute);
         double width = Math.max(2, offset(toMinute) - from);
-        return new Bar(figure(x(day) + Math.min(from, DAY_WIDTH - width)), figure(width), style);
+        return new Bar(figure(x + Math.min(from, DAY_WIDTH - width)), figure(width), style);
     }
 
     private static String style(Meeting meeting) {
         String place = meeting.place() instanceof Place.Online ? "online" : "on-site";
         boolean everyWeek = meeting.timing() instanceof Timing.Weekly weekly && weekly.everyWeeks() == 1;
         return everyWeek ? place : place + SOME_WEEKS;
-    }
-
-    private static int x(DayOfWeek day) {
-        return (day.getValue() - 1) * (DAY_WIDTH + GAP);
     }
 
     /** Pixels from the left edge of the day; hours outside the strip's own lie on its edge. */

@@ -1,7 +1,9 @@
 package ample.ledger.web.words;
 
+import ample.ledger.core.calendar.ClockStyle;
 import ample.ledger.core.calendar.DateRange;
 import ample.ledger.core.calendar.Timing;
+import ample.ledger.core.plan.Clash;
 import ample.ledger.core.reading.ClassHours;
 import ample.ledger.core.schedule.Instructor;
 import ample.ledger.core.schedule.Meeting;
@@ -20,9 +22,11 @@ import java.util.stream.Collectors;
 /** What is shown, in words and figures. A number always has its unit. */
 public final class Words {
 
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
     private static final DateTimeFormatter DATE = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
     private static final DateTimeFormatter DATE_WITH_YEAR =
             DateTimeFormatter.ofPattern("EEE d MMM yyyy", Locale.ENGLISH);
+    private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("H:mm:ss", Locale.ENGLISH);
     private static final DateTimeFormatter MOMENT = DateTimeFormatter.ofPattern("EEE d MMM, H:mm", Locale.ENGLISH);
 
     private Words() {}
@@ -39,7 +43,23 @@ public final class Words {
 
     /** "1 section", "44 sections". */
     public static String count(int number, String noun) {
-        return number(number) + " " + noun + (number == 1 ? "" : "s");
+        return count(number, noun, noun + "s");
+    }
+
+    /** "1 near miss", "9 near misses". */
+    public static String count(int number, String noun, String plural) {
+        return number(number) + " " + (number == 1 ? noun : plural);
+    }
+
+    /** "TIDE 214 T1 and LIMN 130 T1 clash: 20 minutes, 14 times, the first time on Wed 10 Sep." */
+    public static String clash(Clash clash) {
+        return "%s and %s clash: %s, %s, the first time on %s."
+                .formatted(
+                        clash.one(),
+                        clash.other(),
+                        count(clash.minutes(), "minute"),
+                        clash.times() == 1 ? "once" : number(clash.times()) + " times",
+                        date(clash.minutesByDate().firstKey()));
     }
 
     /** "4 credits", "1.5 credits". */
@@ -51,6 +71,11 @@ public final class Words {
     /** "Sat 20 Sep". */
     public static String date(LocalDate date) {
         return DATE.format(date);
+    }
+
+    /** "20 Sep", on one line. */
+    public static String day(LocalDate date) {
+        return DAY.format(date).replace(' ', '\u00a0');
     }
 
     /** "Mon 8 Sep to Fri 19 Dec 2031". */
@@ -65,15 +90,20 @@ public final class Words {
     }
 
     /** "Mon Wed 9:30–10:50", "Every other Wed 14:30–16:30", "Sat 20 Sep 8:00–16:00" or "No set time, 2.5 h a week". */
-    public static String when(Timing timing) {
+    public static String when(Timing timing, ClockStyle clock) {
         if (timing instanceof Timing.Weekly weekly) {
-            String days = weekly.days().join(" ") + " " + weekly.hours();
+            String days = weekly.days().join(" ") + " " + clock.format(weekly.hours());
             return weekly.everyWeeks() == 1 ? days : "Every other " + days;
         }
         if (timing instanceof Timing.Once once) {
-            return date(once.date()) + " " + once.hours();
+            return date(once.date()) + " " + clock.format(once.hours());
         }
         return "No set time, " + hours(((Timing.Arranged) timing).hoursPerWeek()) + " a week";
+    }
+
+    /** "9:41:07". */
+    public static String clock(ZonedDateTime moment) {
+        return CLOCK.format(moment);
     }
 
     /** "2.5 h". */
@@ -131,6 +161,11 @@ public final class Words {
         }
         String arranged = hours(hours.arrangedPerWeek()) + " a week at no set time";
         return hours.meetings() == 0 ? arranged : timed + ", and " + arranged;
+    }
+
+    /** A place in the middle of a sentence: "online", "place to be announced", but "Sluice Hall 204". */
+    public static String lowered(String place) {
+        return place.equals("Online") || place.startsWith("Place") ? place.toLowerCase(Locale.ROOT) : place;
     }
 
     /** With its first letter in upper case. */

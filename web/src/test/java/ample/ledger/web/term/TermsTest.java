@@ -23,7 +23,7 @@ class TermsTest {
 
     private final Editions editions = mock();
     private final Clock clock = mock();
-    private final Terms terms = new Terms(editions, clock);
+    private final Terms terms = new Terms(editions, mock(LatestSeats.class), clock);
 
     @BeforeEach
     void postTheFirstEditionInTheEvening() {

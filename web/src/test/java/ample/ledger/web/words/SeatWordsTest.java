@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.core.fixtures.SectionBuilder;
+import ample.ledger.core.reading.SeatAccount;
+import ample.ledger.core.schedule.Section;
 import ample.ledger.web.words.SeatWords.Pip;
 import java.util.Collections;
 import java.util.List;
@@ -58,7 +60,7 @@ class SeatWordsTest {
     void twinsAreNamedWhereTheirSeatsAreCounted() {
         var twin = section("LIMN 244d").code("F3e").build();
 
-        assertThat(SeatWords.of(section("GLAC 240d").build(), List.of(twin), Schedules.TODAY)
+        assertThat(of(section("GLAC 240d").build(), List.of(twin))
                         .account()
                         .get(0)
                         .label())
@@ -73,6 +75,10 @@ class SeatWordsTest {
     }
 
     private static SeatWords words(SectionBuilder section) {
-        return SeatWords.of(section.build(), List.of(), Schedules.TODAY);
+        return of(section.build(), List.of());
+    }
+
+    private static SeatWords of(Section section, List<Section> twins) {
+        return SeatWords.of(section, SeatAccount.of(section.pool(), Schedules.TODAY), twins);
     }
 }

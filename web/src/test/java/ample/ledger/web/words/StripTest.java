@@ -5,34 +5,47 @@ import static ample.ledger.core.fixtures.SectionBuilder.section;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ample.ledger.core.browse.Brief;
-import ample.ledger.core.browse.SectionCondition.Between;
-import ample.ledger.core.browse.SectionCondition.DayRule;
-import ample.ledger.core.browse.SectionCondition.OnDays;
+import ample.ledger.core.browse.SetCondition.Between;
+import ample.ledger.core.browse.SetCondition.DayRule;
+import ample.ledger.core.browse.SetCondition.OnDays;
 import ample.ledger.core.calendar.ClockTime;
 import ample.ledger.core.calendar.Days;
 import ample.ledger.core.schedule.Section;
 import ample.ledger.web.words.Strip.Bar;
+import java.time.DayOfWeek;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 
 class StripTest {
 
     private static final Days MET = days("Mon Sat");
+    private static final List<DayOfWeek> SUNDAY_FIRST = List.of(
+            DayOfWeek.SUNDAY,
+            DayOfWeek.MONDAY,
+            DayOfWeek.TUESDAY,
+            DayOfWeek.WEDNESDAY,
+            DayOfWeek.THURSDAY,
+            DayOfWeek.FRIDAY,
+            DayOfWeek.SATURDAY);
 
     @Test
     void hasADayForEachThatClassesMeetOn() {
-        assertThat(Strip.ground(MET, Brief.EVERYTHING).days())
+        assertThat(ground(Brief.EVERYTHING).days())
                 .extracting(Strip.Day::name)
                 .containsExactly("Mon", "Tue", "Wed", "Thu", "Fri", "Sat");
-        assertThat(Strip.ground(Days.ALL, Brief.EVERYTHING).days()).hasSize(7);
+        assertThat(Strip.ground(Days.ALL, Brief.EVERYTHING, SUNDAY_FIRST).days())
+                .extracting(Strip.Day::name)
+                .startsWith("Sun", "Mon")
+                .hasSize(7);
     }
 
-    /** A day is 41 pixels for the 15 hours from 7:00 to 22:00, and starts 46 pixels after the one before. */
+    /** A day is 37 pixels for the 15 hours from 7:00 to 22:00, and starts 41 pixels after the one before. */
     @Test
     void aMeetingIsABarAtItsHours() {
         Section section = section("TIDE 214").meets("Mon Tue", "7:00-14:30").build();
 
-        assertThat(Strip.of(section).bars())
-                .containsExactly(new Bar("0.0", "20.5", "on-site"), new Bar("46.0", "20.5", "on-site"));
+        assertThat(Strip.of(section, ground(Brief.EVERYTHING)).bars())
+                .containsExactly(new Bar("0.0", "18.5", "on-site"), new Bar("41.0", "18.5", "on-site"));
     }
 
     @Test
@@ -42,7 +55,9 @@ class StripTest {
                 .meetsEveryOtherWeek("Fri", "13:00-14:50")
                 .build();
 
-        assertThat(Strip.of(section).bars()).extracting(Bar::style).containsExactly("online", "on-site some-weeks");
+        assertThat(Strip.of(section, ground(Brief.EVERYTHING)).bars())
+                .extracting(Bar::style)
+                .containsExactly("online", "on-site some-weeks");
     }
 
     @Test
@@ -52,8 +67,8 @@ class StripTest {
                 .meets("Mon", "22:30-23:30")
                 .build();
 
-        assertThat(Strip.of(section).bars())
-                .containsExactly(new Bar("0.0", "2.0", "on-site"), new Bar("39.0", "2.0", "on-site"));
+        assertThat(Strip.of(section, ground(Brief.EVERYTHING)).bars())
+                .containsExactly(new Bar("0.0", "2.0", "on-site"), new Bar("35.0", "2.0", "on-site"));
     }
 
     @Test
@@ -61,10 +76,12 @@ class StripTest {
         var onDays = new OnDays(DayRule.ONLY, days("Mon Sun"));
         var between = new Between(ClockTime.parse("9:00"), ClockTime.parse("12:00"));
 
-        assertThat(Strip.ground(MET, Brief.EVERYTHING).window()).isEmpty();
-        assertThat(Strip.ground(MET, Brief.of(onDays)).window()).containsExactly(new Bar("0.0", "41.0", "window"));
-        assertThat(Strip.ground(MET, Brief.of(between)).window())
-                .hasSize(6)
-                .startsWith(new Bar("5.5", "8.2", "window"));
+        assertThat(ground(Brief.EVERYTHING).window()).isEmpty();
+        assertThat(ground(Brief.of(onDays)).window()).containsExactly(new Bar("0.0", "37.0", "window"));
+        assertThat(ground(Brief.of(between)).window()).hasSize(6).startsWith(new Bar("4.9", "7.4", "window"));
+    }
+
+    private static Strip.Ground ground(Brief brief) {
+        return Strip.ground(MET, brief, Days.ALL.list());
     }
 }

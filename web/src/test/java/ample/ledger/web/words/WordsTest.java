@@ -4,6 +4,7 @@ import static ample.ledger.core.fixtures.SectionBuilder.section;
 import static ample.ledger.core.fixtures.SectionBuilder.weekly;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ample.ledger.core.calendar.ClockStyle;
 import ample.ledger.core.calendar.DateRange;
 import ample.ledger.core.calendar.TermCalendar;
 import ample.ledger.core.calendar.TimeRange;
@@ -27,11 +28,13 @@ class WordsTest {
     void saysWhenInTheWordsOfTheTrade() {
         LocalDate saturday = LocalDate.of(2031, 9, 20);
 
-        assertThat(Words.when(weekly("Mon Wed", "9:30-10:50", 1))).isEqualTo("Mon Wed 9:30–10:50");
-        assertThat(Words.when(weekly("Wed", "14:30-16:30", 2))).isEqualTo("Every other Wed 14:30–16:30");
-        assertThat(Words.when(new Timing.Once(saturday, TimeRange.of("8:00", "16:00"))))
+        assertThat(Words.when(weekly("Mon Wed", "9:30-10:50", 1), ClockStyle.HOURS_24))
+                .isEqualTo("Mon Wed 9:30–10:50");
+        assertThat(Words.when(weekly("Wed", "14:30-16:30", 2), ClockStyle.HOURS_24))
+                .isEqualTo("Every other Wed 14:30–16:30");
+        assertThat(Words.when(new Timing.Once(saturday, TimeRange.of("8:00", "16:00")), ClockStyle.HOURS_24))
                 .isEqualTo("Sat 20 Sep 8:00–16:00");
-        assertThat(Words.when(new Timing.Arranged(new BigDecimal("2.50"), SectionBuilder.TERM)))
+        assertThat(Words.when(new Timing.Arranged(new BigDecimal("2.50"), SectionBuilder.TERM), ClockStyle.HOURS_24))
                 .isEqualTo("No set time, 2.5 h a week");
     }
 

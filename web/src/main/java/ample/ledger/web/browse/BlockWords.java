@@ -1,0 +1,70 @@
+package ample.ledger.web.browse;
+
+import ample.ledger.core.browse.CourseFindings;
+import ample.ledger.core.browse.Order;
+import ample.ledger.web.browse.BrowsePage.Block;
+import ample.ledger.web.guest.Kept;
+import ample.ledger.web.preferences.Preferences;
+import ample.ledger.web.term.Place;
+import ample.ledger.web.words.Strip;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Writes the blocks of one leaf: by course each course with its lines and near misses, otherwise all lines together. */
+final class BlockWords {
+
+    private final Place place;
+    private final Preferences preferences;
+    private final Addressing addresses;
+    private final Strip.Ground ground;
+    private final Misses misses;
+    private final Kept kept;
+
+    BlockWords(
+            Place place, Preferences preferences, Addressing addresses, Strip.Ground ground, Misses misses, Kept kept) {
+        this.kept = kept;
+        this.place = place;
+        this.preferences = preferences;
+        this.addresses = addresses;
+        this.ground = ground;
+        this.misses = misses;
+    }
+
+    /**
+     * @param number of the leaf, from 1
+     * @param newTerm whether its first block begins another term, which must be said
+     */
+    List<Block> blocks(Leaves leaves, int number, Order order, boolean newTerm) {
+        Leaves.Leaf leaf = leaves.page(number);
+        LineWords words = new LineWords(
+                leaf.posted(),
+                preferences,
+                addresses,
+                ground,
+                place.season(),
+                leaf.posted().equals(place.terms().get(0)),
+                kept);
+        String term = newTerm ? words.term() : null;
+        if (order != Order.COURSE) {
+            return List.of(new Block(
+                    term, null, leaf.sections().stream().map(words::alone).toList(), List.of()));
+        }
+        List<Block> blocks = new ArrayList<>();
+        String subject = number == 1 ? "" : lastSubject(leaves.page(number - 1));
+        for (CourseFindings found :
+                CourseFindings.of(leaf.sections(), leaf.posted().schedule())) {
+            String own = found.course().code().subject();
+            blocks.add(new Block(
+                    blocks.isEmpty() ? term : null,
+                    words.head(found, !own.equals(subject)),
+                    found.lines().stream().map(words::underCourse).toList(),
+                    misses.under(leaf.posted(), found.course())));
+            subject = own;
+        }
+        return blocks;
+    }
+
+    private static String lastSubject(Leaves.Leaf leaf) {
+        return leaf.sections().get(leaf.sections().size() - 1).course().code().subject();
+    }
+}

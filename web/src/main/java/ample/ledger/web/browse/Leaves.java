@@ -1,0 +1,132 @@
+package ample.ledger.web.browse;
+
+import ample.ledger.core.browse.Findings;
+import ample.ledger.core.browse.Order;
+import ample.ledger.core.schedule.EntryNumber;
+import ample.ledger.core.schedule.Section;
+import ample.ledger.web.term.Terms.PostedTerm;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * The list cut into leaves, which are shown, and fetched, one at a time. By course no course is cut in two, and no leaf goes
+ * from one term to the next.
+ */
+final class Leaves {
+
+    /** A leaf is full when it has so many lines: what a window shows at once, and a little more. */
+    private static final int LINES = 16;
+
+    private final List<Leaf> leaves = new ArrayList<>();
+
+    private final int lines;
+    private int courses;
+
+    /**
+     * One leaf.
+     *
+     * @param sections in order, all of them of {@code posted}
+     * @param heads how many courses begin in it, where courses have heads
+     */
+    record Leaf(PostedTerm posted, List<Section> sections, int heads) {}
+
+    private Leaves(int lines) {
+        this.lines = lines;
+    }
+
+    /** Cost: linear in what fits, beside sorting it. */
+    static Leaves of(List<PostedTerm> terms, List<Findings> findings, BrowseView view) {
+        Order order = view.order();
+        Leaves leaves = new Leaves(view.whole() ? Integer.MAX_VALUE / 2 : LINES);
+        for (int term = 0; term < terms.size(); term++) {
+            List<Section> fitting = findings.get(term).fitting();
+            leaves.courses += heads(fitting, 0, fitting.size());
+            boolean byCourse = order == Order.COURSE;
+            leaves.add(
+                    terms.get(term), byCourse ? fitting : findings.get(term).first(order, Integer.MAX_VALUE), byCourse);
+        }
+        return leaves;
+    }
+
+    private void add(PostedTerm posted, List<Section> sections, boolean byCourse) {
+        int from = 0;
+        while (from < sections.size()) {
+            int to = Math.min(from + lines, sections.size());
+            while (byCourse && to < sections.size() && sameCourse(sections.get(to - 1), sections.get(to))) {
+                to++;
+            }
+            leaves.add(new Leaf(posted, sections.subList(from, to), byCourse ? heads(sections, from, to) : 0));
+            from = to;
+        }
+    }
+
+    /** How many courses there are among some sections in the order of their courses. */
+    private static int heads(List<Section> sections, int from, int to) {
+        int heads = 0;
+        for (int i = from; i < to; i++) {
+            heads += i == from || !sameCourse(sections.get(i - 1), sections.get(i)) ? 1 : 0;
+        }
+        return heads;
+    }
+
+    /** Sections of one course share it: it need not be compared part by part. */
+    private static boolean sameCourse(Section one, Section other) {
+        return one.course() == other.course()
+                || one.course().code().equals(other.course().code());
+    }
+
+    /** How many courses there are in all. */
+    int courses() {
+        return courses;
+    }
+
+    int size() {
+        return leaves.size();
+    }
+
+    List<Leaf> all() {
+        return Collections.unmodifiableList(leaves);
+    }
+
+    /** @param page from 1 */
+    Leaf page(int page) {
+        return leaves.get(page - 1);
+    }
+
+    /** The page to show: that of the view's line, or its page, or the last; 1 where there is none. */
+    int shown(BrowseView view) {
+        return view.line()
+                .map(this::pageOf)
+                .filter(page -> page > 0)
+                .orElse(Math.max(1, Math.min(view.page(), leaves.size())));
+    }
+
+    private int pageOf(EntryNumber entry) {
+        for (int leaf = 0; leaf < leaves.size(); leaf++) {
+            if (leaves.get(leaf).sections().stream()
+                    .anyMatch(section -> section.entry().equals(entry))) {
+                return leaf + 1;
+            }
+        }
+        return 0;
+    }
+
+    /** The page on which each subject begins, in order. */
+    Map<String, Integer> subjects() {
+        Map<String, Integer> first = new LinkedHashMap<>();
+        for (int leaf = 0; leaf < leaves.size(); leaf++) {
+            String subject = "";
+            for (Section section : leaves.get(leaf).sections()) {
+                String own = section.course().code().subject();
+                if (!own.equals(subject)) {
+                    first.putIfAbsent(own, leaf + 1);
+                    subject = own;
+                }
+            }
+        }
+        return first;
+    }
+}

@@ -1,0 +1,247 @@
+package ample.ledger.web.browse;
+
+import ample.ledger.core.browse.CourseFindings;
+import ample.ledger.core.edition.SectionChange;
+import ample.ledger.core.reading.ClassHours;
+import ample.ledger.core.schedule.Companion;
+import ample.ledger.core.schedule.Course;
+import ample.ledger.core.schedule.EntryNumber;
+import ample.ledger.core.schedule.PostedPrerequisite;
+import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.schedule.Section;
+import ample.ledger.web.browse.BrowsePage.CourseHead;
+import ample.ledger.web.browse.BrowsePage.Essentials;
+import ample.ledger.web.browse.BrowsePage.Fact;
+import ample.ledger.web.browse.BrowsePage.Line;
+import ample.ledger.web.guest.Kept;
+import ample.ledger.web.preferences.Preferences;
+import ample.ledger.web.term.Addresses;
+import ample.ledger.web.term.Terms.PostedTerm;
+import ample.ledger.web.words.SeatWords;
+import ample.ledger.web.words.Strip;
+import ample.ledger.web.words.Words;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/** Writes the lines and heads of one term's sections in a list. */
+final class LineWords {
+
+    private final PostedTerm posted;
+    private final Schedule schedule;
+    private final Preferences preferences;
+    private final Addressing addresses;
+    private final Strip.Ground ground;
+    private final boolean season;
+    private final boolean first;
+    private final Set<EntryNumber> week;
+
+    /**
+     * @param season whether other terms stand in the same list, so that calendars must be told apart
+     * @param first whether it is the first of the terms browsed
+     */
+    LineWords(
+            PostedTerm posted,
+            Preferences preferences,
+            Addressing addresses,
+            Strip.Ground ground,
+            boolean season,
+            boolean first,
+            Kept kept) {
+        this.first = first;
+        this.week = Set.copyOf(kept.week(posted.edition().term()));
+        this.posted = posted;
+        this.schedule = posted.schedule();
+        this.preferences = preferences;
+        this.addresses = addresses;
+        this.ground = ground;
+        this.season = season;
+    }
+
+    /** "Saltern College, Autumn quarter 2031: 10 weeks, Mon 29 Sep to Fri 5 Dec 2031". */
+    String term() {
+        return "%s, %s: %s, %s"
+                .formatted(
+                        schedule.institution().name(),
+                        schedule.term().name(),
+                        Words.count(schedule.term().dates().weeks(), "week"),
+                        Words.dates(schedule.term().dates()));
+    }
+
+    String sheet(Section section) {
+        return new Addresses(schedule.term().code()).sheet(section.entry(), addresses.brief());
+    }
+
+    CourseHead head(CourseFindings found, boolean firstOfSubject) {
+        Course course = found.course();
+        return new CourseHead(
+                "course-" + course.code().subject() + "-" + course.code().number(),
+                firstOfSubject ? "subject-" + course.code().subject() : null,
+                course.written(),
+                course.title(),
+                Words.credits(course.credits()),
+                schedule.requirements().stream()
+                        .filter(requirement -> course.requirements().contains(requirement.code()))
+                        .map(requirement -> requirement.name())
+                        .collect(Collectors.joining(", ")),
+                course.rules().prerequisites().isEmpty()
+                        ? "No prerequisite."
+                        : "Needs "
+                                + course.rules().prerequisites().stream()
+                                        .map(PostedPrerequisite::sentence)
+                                        .collect(Collectors.joining(" ")),
+                found.lines().size() == found.posted()
+                        ? "all " + found.posted() + " fit"
+                        : found.lines().size() + " of " + found.posted() + " fit");
+    }
+
+    /** A line under the head of its course. */
+    Line underCourse(CourseFindings.Line line) {
+        return line(line.section(), "", kind(line), line.role() != CourseFindings.Role.LEAD);
+    }
+
+    /** A line by itself, in whatever order. */
+    Line alone(Section section) {
+        Course course = section.course();
+        return line(
+                section,
+                course.written() + " " + course.title(),
+                section.kind().label(),
+                section.companion().isPresent());
+    }
+
+    private Line line(Section section, String course, String kind, boolean companion) {
+        boolean open = addresses.view().looks().contains(section.entry());
+        return new Line(
+                "e" + section.entry(),
+                section.entry().toString(),
+                section.code(),
+                sheet(section),
+                course,
+                kind,
+                companion,
+                section.cancelled(),
+                Strip.of(section, ground),
+                section.meetings().stream()
+                        .map(meeting -> Words.when(meeting.timing(), preferences.clock()))
+                        .toList(),
+                Words.where(section),
+                away(section),
+                Words.who(section),
+                seats(section),
+                runs(section),
+                changed(section),
+                addresses.seen(
+                                open
+                                        ? addresses.view().onPage(1)
+                                        : addresses.view().looking(section.entry())) + "#e" + section.entry(),
+                first ? null : "/" + posted.edition().term() + "/week/add",
+                week.contains(section.entry()),
+                open ? essentials(section) : null);
+    }
+
+    SeatWords seats(Section section) {
+        return SeatWords.of(section, posted.index().seatsOf(section.entry()).orElseThrow(), schedule.twinsOf(section));
+    }
+
+    private String runs(Section section) {
+        String runs = Words.runs(section.span(), schedule.term());
+        return season ? runs + ", from\u00a0" + Words.day(section.span().dates().first()) : runs;
+    }
+
+    /** Said only where it can matter: at a place that is not the student's own campus. */
+    private String away(Section section) {
+        boolean matters = !preferences.home().isEmpty()
+                && !section.campus().remote()
+                && !section.campus().code().equals(preferences.home());
+        return matters ? "not your campus" : "";
+    }
+
+    private String changed(Section section) {
+        int edition = posted.edition().number();
+        return posted.changesOf(section.entry()).stream()
+                .map(change -> said(change, edition))
+                .collect(Collectors.joining("; "));
+    }
+
+    private String said(SectionChange change, int edition) {
+        return switch (change.what()) {
+            case ADDED -> "new in edition " + edition;
+            case CANCELLED -> "cancelled in edition " + edition;
+            case HELD_AFTER_ALL -> "held after all";
+            case RENAMED -> before(change, before -> before.course().title() + " " + before.code());
+            case MOVED ->
+                before(
+                        change,
+                        before -> before.timings().isEmpty()
+                                ? "at no announced time"
+                                : before.timings().stream()
+                                        .map(timing -> Words.when(timing, preferences.clock()))
+                                        .collect(Collectors.joining("; ")));
+            case SPAN -> before(change, before -> before.span().name());
+            case PLACE -> before(change, Words::where);
+            case PEOPLE -> before(change, Words::who);
+        };
+    }
+
+    private static String before(SectionChange change, Function<Section, String> of) {
+        return "was " + change.before().map(of).orElse("otherwise");
+    }
+
+    private Essentials essentials(Section section) {
+        List<Fact> facts = new ArrayList<>();
+        facts.add(new Fact(
+                "Dates",
+                section.span().name() + ", " + Words.dates(section.span().dates())));
+        facts.add(new Fact(
+                "Hours", Words.inClass(ClassHours.of(section, schedule.term().calendar()))));
+        section.exams()
+                .forEach(exam -> facts.add(new Fact(
+                        "Exam",
+                        Words.when(exam.timing(), preferences.clock()) + ", "
+                                + Words.lowered(exam.place().inWords()))));
+        facts.add(new Fact("Delivery", Words.capitalised(section.delivery().label())));
+        String asks = Stream.of(
+                        section.course().rules().prerequisites().stream().map(needs -> "Needs " + needs.sentence()),
+                        section.course().rules().corequisites().stream().map(with -> with.sentence()),
+                        section.course().rules().restrictions().stream().map(rule -> rule.sentence()),
+                        section.restrictions().stream().map(rule -> rule.sentence()))
+                .flatMap(sentences -> sentences)
+                .distinct()
+                .collect(Collectors.joining(" "));
+        facts.add(new Fact("Asks", asks.isEmpty() ? "No prerequisite, and open to everyone." : asks));
+        String notes = Stream.concat(section.notes().stream(), section.course().notes().stream())
+                .collect(Collectors.joining(" "));
+        if (!notes.isEmpty()) {
+            facts.add(new Fact("Notes", notes));
+        }
+        return new Essentials(section.course().description(), facts, seats(section), sheet(section));
+    }
+
+    private String kind(CourseFindings.Line line) {
+        Section section = line.section();
+        String kind = section.kind().label();
+        return switch (line.role()) {
+            case LEAD -> kind;
+            case BOUND_COMPANION -> kind + ", 1 of " + siblings(section);
+            case OPEN_COMPANION -> kind + ", for any";
+            case LEAD_LEFT_OUT ->
+                section.companion()
+                        .flatMap(Companion::boundTo)
+                        .flatMap(schedule::section)
+                        .map(lead -> kind + "; its " + lead.code() + " is left out")
+                        .orElse(kind + "; what it goes with is left out");
+        };
+    }
+
+    /** How many companions of the same lead there are to choose from. */
+    private long siblings(Section companion) {
+        return schedule.leadsOf(companion).stream()
+                .flatMap(lead -> schedule.companionsOf(lead).stream())
+                .distinct()
+                .count();
+    }
+}

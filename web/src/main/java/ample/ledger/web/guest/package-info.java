@@ -1,0 +1,5 @@
+/** What the application keeps for a visitor, signed in or not: in the session, from the first thing there is to keep. */
+@NullMarked
+package ample.ledger.web.guest;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,107 @@
+package ample.ledger.web.preferences;
+
+import ample.ledger.core.browse.Vocabulary;
+import ample.ledger.core.browse.Wording;
+import ample.ledger.core.calendar.ClockStyle;
+import java.time.DayOfWeek;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * How a reader likes to see things.
+ *
+ * @param firstDay what a week begins with: Monday, Saturday or Sunday
+ * @param lines how close lines stand
+ * @param light which colours
+ * @param home the code of the student's home campus; empty for none
+ */
+public record Preferences(ClockStyle clock, DayOfWeek firstDay, Lines lines, Light light, String home) {
+
+    /** What somebody gets who has not said anything. */
+    public static final Preferences USUAL =
+            new Preferences(ClockStyle.HOURS_24, DayOfWeek.MONDAY, Lines.ROOMY, Light.AUTO, "");
+
+    /** The days that a week may begin with. */
+    static final List<DayOfWeek> FIRST_DAYS = List.of(DayOfWeek.MONDAY, DayOfWeek.SATURDAY, DayOfWeek.SUNDAY);
+
+    /** How close lines stand. */
+    public enum Lines {
+        ROOMY,
+        TIGHT
+    }
+
+    /** Which colours: as the device says, or always the same. */
+    public enum Light {
+        AUTO,
+        LIGHT,
+        DARK
+    }
+
+    /** The days of the week from the first one on. */
+    public List<DayOfWeek> week() {
+        return IntStream.range(0, 7).mapToObj(firstDay::plus).toList();
+    }
+
+    /** How conditions are said to this reader. */
+    public Wording wording(Vocabulary vocabulary) {
+        return new Wording(vocabulary, clock);
+    }
+
+    /** Of the root element: which colours to use, whatever the device says. */
+    public String theme() {
+        return light.name().toLowerCase(Locale.ROOT);
+    }
+
+    /** Of the root element. */
+    public String density() {
+        return lines.name().toLowerCase(Locale.ROOT);
+    }
+
+    /** As {@link #read} reads it: letters, digits, hyphens, colons and full stops, as a cookie may hold. */
+    String written() {
+        Map<String, String> parts = new TreeMap<>(Map.of(
+                "clock", code(clock),
+                "week", code(firstDay),
+                "lines", code(lines),
+                "light", code(light),
+                "home", home));
+        return parts.entrySet().stream()
+                .map(part -> part.getKey() + ":" + part.getValue())
+                .collect(Collectors.joining("."));
+    }
+
+    /** What makes no sense is passed over: a cookie may be old, or somebody's own work. */
+    static Preferences read(String written) {
+        Map<String, String> parts = Arrays.stream(written.split("\\."))
+                .map(part -> part.split(":", 2))
+                .filter(part -> part.length == 2)
+                .collect(Collectors.toMap(part -> part[0], part -> part[1], (one, other) -> other));
+        return of(parts);
+    }
+
+    /** What {@code parts} say, by name; as usual where they say nothing that makes sense. */
+    static Preferences of(Map<String, String> parts) {
+        String home = parts.getOrDefault("home", "");
+        return new Preferences(
+                one(ClockStyle.values(), parts.get("clock")).orElse(USUAL.clock),
+                one(FIRST_DAYS.toArray(DayOfWeek[]::new), parts.get("week")).orElse(USUAL.firstDay),
+                one(Lines.values(), parts.get("lines")).orElse(USUAL.lines),
+                one(Light.values(), parts.get("light")).orElse(USUAL.light),
+                home.matches("[a-z0-9-]{1,40}") ? home : "");
+    }
+
+    static String code(Enum<?> constant) {
+        return constant.name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+
+    private static <E extends Enum<E>> Optional<E> one(E[] values, @Nullable String code) {
+        return Arrays.stream(values).filter(value -> code(value).equals(code)).findFirst();
+    }
+}

@@ -1,0 +1,82 @@
+package ample.ledger.web.seats;
+
+import ample.ledger.core.schedule.EntryNumber;
+import ample.ledger.core.schedule.Section;
+import ample.ledger.web.term.Place;
+import ample.ledger.web.term.Terms;
+import ample.ledger.web.term.Terms.PostedTerm;
+import ample.ledger.web.words.SeatWords;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.http.MediaType;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+
+/** Answers the addresses that keep the seats of open pages up to date. */
+@Controller
+class SeatController {
+
+    private static final int MOST_CELLS = 200;
+
+    private final Terms terms;
+    private final SeatStreams streams;
+
+    SeatController(Terms terms, SeatStreams streams) {
+        this.terms = terms;
+        this.streams = streams;
+    }
+
+    /** The seats of one section, for the page to put in their place. */
+    public record Cell(String entry, SeatWords seats) {}
+
+    @GetMapping(
+            value = {"/{term}/seats", "/season/{season}/seats"},
+            produces = MediaType.TEXT_EVENT_STREAM_VALUE)
+    @ResponseBody
+    SseEmitter stream(@PathVariable Optional<String> term, @PathVariable Optional<String> season) {
+        return streams.open(place(term, season));
+    }
+
+    /** @param entries entry numbers with commas between; those that there are not are passed over */
+    @GetMapping({"/{term}/seats/cells", "/season/{season}/seats/cells"})
+    String cells(
+            @PathVariable Optional<String> term,
+            @PathVariable Optional<String> season,
+            @RequestParam String entries,
+            Model model) {
+        Place place = place(term, season);
+        model.addAttribute(
+                "cells",
+                Arrays.stream(entries.split(","))
+                        .limit(MOST_CELLS)
+                        .flatMap(entry -> EntryNumber.parse(entry).stream())
+                        .flatMap(entry -> cell(place.terms(), entry).stream())
+                        .toList());
+        return "parts/strip :: cells";
+    }
+
+    private Place place(Optional<String> term, Optional<String> season) {
+        return season.map(terms::season).orElseGet(() -> terms.place(term.orElseThrow()));
+    }
+
+    private static Optional<Cell> cell(List<PostedTerm> terms, EntryNumber entry) {
+        return terms.stream()
+                .flatMap(posted -> posted.schedule().section(entry).map(section -> cell(posted, section)).stream())
+                .findFirst();
+    }
+
+    private static Cell cell(PostedTerm posted, Section section) {
+        return new Cell(
+                section.entry().toString(),
+                SeatWords.of(
+                        section,
+                        posted.index().seatsOf(section.entry()).orElseThrow(),
+                        posted.schedule().twinsOf(section)));
+    }
+}

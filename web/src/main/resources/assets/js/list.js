@@ -1,0 +1,249 @@
+// One long list: leaves that are not near the window are gaps of about their height. A leaf that comes near is fetched and put
+// into its gap; one that is far away becomes part of a gap again, so that a list of any length stays light.
+
+/** How far from the window leaves are fetched, in pixels, and how far they are let go again. */
+const NEAR = 600;
+const FAR = 6000;
+
+/** What is known of the list that is shown: how many lines each leaf has, and how high a line is. */
+let sizes = [];
+let lineHeight = 0;
+
+/** Counts the lists that were shown, so that a leaf of an earlier one is not put into a later one. */
+let shown = 0;
+let fetching = false;
+let asked = false;
+
+function table() {
+  return document.querySelector("#lines");
+}
+
+function heightOf(from, to) {
+  let lines = 0;
+  for (let leaf = from; leaf <= to; leaf++) {
+    lines += sizes[leaf - 1];
+  }
+  return lines * lineHeight;
+}
+
+/** Room for the leaves from one to another, which are not here. */
+function gap(from, to, height = heightOf(from, to)) {
+  const body = document.createElement("tbody");
+  body.className = "gap";
+  body.dataset.from = from;
+  body.dataset.to = to;
+  const cell = body.insertRow().insertCell();
+  cell.colSpan = 9;
+  cell.style.height = `${Math.round(height)}px`;
+  return body;
+}
+
+function bodiesOf(leaf) {
+  return [...table().querySelectorAll(`tbody[data-leaf="${leaf}"]`)];
+}
+
+/** The leaf of a gap that is nearest to the window; none where the gap is far away. */
+function nearest(body) {
+  const { top, bottom } = body.getBoundingClientRect();
+  if (bottom < -NEAR || top > window.innerHeight + NEAR) {
+    return undefined;
+  }
+  const [from, to] = [Number(body.dataset.from), Number(body.dataset.to)];
+  let leaf = from;
+  let end = top + heightOf(leaf, leaf);
+  while (leaf < to && end <= 0) {
+    leaf++;
+    end += heightOf(leaf, leaf);
+  }
+  return leaf;
+}
+
+/** Whether the reader has come to the end of the page. */
+function atEnd() {
+  const { scrollHeight, clientHeight } = document.documentElement;
+  return window.scrollY > 0 && window.scrollY + clientHeight > scrollHeight - 2;
+}
+
+/**
+ * Makes a change without moving what is read: what lies above the window grows upward, and so does all that a reader at the end
+ * of the page has waited for. Browsers do so by themselves, but not inside tables.
+ */
+function keepingStill(above, change) {
+  if (!above && !atEnd()) {
+    change();
+    return;
+  }
+  const bottom = document.documentElement.scrollHeight;
+  change();
+  window.scrollBy(0, document.documentElement.scrollHeight - bottom);
+}
+
+/** Puts a leaf into its gap. */
+function fill(body, leaf, bodies) {
+  const [from, to] = [Number(body.dataset.from), Number(body.dataset.to)];
+  const parts = [...bodies];
+  if (leaf > from) {
+    parts.unshift(gap(from, leaf - 1));
+  }
+  if (leaf < to) {
+    parts.push(gap(leaf + 1, to));
+  }
+  const above = body.getBoundingClientRect().top + heightOf(from, leaf) <= 0;
+  keepingStill(above, () => body.replaceWith(...parts));
+}
+
+function addressOf(leaf) {
+  const url = new URL(table().dataset.address, window.location.href);
+  url.pathname += "/leaf";
+  url.searchParams.set("page", leaf);
+  return url.href;
+}
+
+async function fetchLeaf(body, leaf) {
+  const mine = shown;
+  const response = await fetch(addressOf(leaf), {
+    headers: { Accept: "text/html" },
+  });
+  if (!response.ok) {
+    throw new Error(response.statusText);
+  }
+  const html = await response.text();
+  if (mine === shown && body.isConnected) {
+    const fresh = new DOMParser().parseFromString(html, "text/html");
+    fill(body, leaf, fresh.querySelectorAll("tbody"));
+    document.dispatchEvent(new Event("lines"));
+  }
+}
+
+/** Lets go of leaves that the reader has left far behind. */
+function letGo() {
+  const here = new Set(
+    [...table().querySelectorAll("tbody[data-leaf]")].map(
+      (body) => body.dataset.leaf,
+    ),
+  );
+  for (const leaf of here) {
+    const bodies = bodiesOf(leaf);
+    const top = bodies[0].getBoundingClientRect().top;
+    const bottom = bodies.at(-1).getBoundingClientRect().bottom;
+    const far = bottom < -FAR || top > window.innerHeight + FAR;
+    if (far && !bodies.some((body) => body.contains(document.activeElement))) {
+      let [from, to, height] = [Number(leaf), Number(leaf), bottom - top];
+      for (const beside of [
+        bodies[0].previousElementSibling,
+        bodies.at(-1).nextElementSibling,
+      ]) {
+        if (beside?.matches(".gap")) {
+          from = Math.min(from, Number(beside.dataset.from));
+          to = Math.max(to, Number(beside.dataset.to));
+          height += beside.offsetHeight;
+          beside.remove();
+        }
+      }
+      bodies[0].before(gap(from, to, height));
+      bodies.forEach((body) => body.remove());
+    }
+  }
+}
+
+/** Fetches, one after the other, what is near the window. */
+async function fetchWhatIsNear() {
+  asked = true;
+  if (fetching) {
+    return;
+  }
+  fetching = true;
+  try {
+    while (asked) {
+      asked = false;
+      for (const body of table()?.querySelectorAll(".gap") ?? []) {
+        const leaf = nearest(body);
+        if (leaf !== undefined) {
+          await fetchLeaf(body, leaf);
+          asked = true;
+          break;
+        }
+      }
+    }
+    if (table()) {
+      letGo();
+    }
+  } catch {
+    // Scrolling on asks once more.
+  } finally {
+    fetching = false;
+  }
+}
+
+/** Makes room for every leaf before and after the one that is here. */
+export function unroll() {
+  shown++;
+  const lines = table();
+  if (!lines?.dataset.leaves?.includes(",") || !lines.offsetHeight) {
+    return;
+  }
+  sizes = lines.dataset.leaves.split(",").map(Number);
+  const here = Number(lines.dataset.leaf);
+  const bodies = bodiesOf(here);
+  const { top } = bodies[0].getBoundingClientRect();
+  lineHeight =
+    (bodies.at(-1).getBoundingClientRect().bottom - top) / sizes[here - 1];
+  document.querySelector("#pages").hidden = true;
+  if (here < sizes.length) {
+    bodies.at(-1).after(gap(here + 1, sizes.length));
+  }
+  if (here > 1) {
+    keepingStill(true, () => bodies[0].before(gap(1, here - 1)));
+  }
+  fetchWhatIsNear();
+}
+
+function gapOf(leaf) {
+  return [...table().querySelectorAll(".gap")].find(
+    (body) =>
+      Number(body.dataset.from) <= leaf && leaf <= Number(body.dataset.to),
+  );
+}
+
+/** Goes to the page that a link names, without leaving this one. */
+async function goTo(link) {
+  const leaf = Number(new URL(link.href).searchParams.get("page") ?? "1");
+  const mine = shown;
+  // Another leaf may be put into the same gap in the meantime; then what is left of the gap is asked for.
+  for (let body = gapOf(leaf); body && mine === shown; body = gapOf(leaf)) {
+    await fetchLeaf(body, leaf);
+  }
+  document.querySelector(link.hash)?.scrollIntoView();
+}
+
+export function followList() {
+  if (!document.querySelector("[data-part=browse]")) {
+    return;
+  }
+  unroll();
+  // First the lines that are in sight, then the room for all others.
+  document.addEventListener("shown", () => {
+    requestAnimationFrame(() => setTimeout(unroll));
+  });
+  let waiting = false;
+  document.addEventListener(
+    "scroll",
+    () => {
+      if (!waiting) {
+        waiting = true;
+        requestAnimationFrame(() => {
+          waiting = false;
+          fetchWhatIsNear();
+        });
+      }
+    },
+    { passive: true },
+  );
+  document.addEventListener("click", (event) => {
+    const link = event.target.closest(".subjects a");
+    if (link && table()?.dataset.leaves?.includes(",")) {
+      event.preventDefault();
+      goTo(link);
+    }
+  });
+}

@@ -1,0 +1,204 @@
+package ample.ledger.web;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.CDPSession;
+import com.microsoft.playwright.Page;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Locale;
+import java.util.concurrent.atomic.AtomicLong;
+
+/**
+ * Measures Browse in Chromium, of an application that runs: {@code ./ledger bench browse}. How long a change of the brief
+ * takes, from the click to the next frame after the page has changed, with the tasks that kept the browser busy; and what a
+ * first view weighs.
+ */
+public final class BrowseBench {
+
+    /** Changes that students make, each from the brief before it; gone through several times. */
+    private static final List<String> CHANGES = List.of(
+            "subject=glac",
+            "subject=glac,tide,limn",
+            "subject=glac,tide,limn&at=tidewall",
+            "at=tidewall",
+            "at=tidewall,upper-fell&days=only:mon,wed,thu",
+            "at=tidewall,upper-fell&days=only:mon,wed,thu&from=09:00",
+            "at=tidewall,upper-fell&days=only:mon,wed,thu&from=09:00&to=15:30",
+            "at=tidewall,upper-fell&days=only:mon,wed,thu&from=09:00&to=15:30&seats=3&waiting=0",
+            "days=only:tue,thu&toward=field-practice",
+            "toward=field-practice,making&from=17:00",
+            "delivery=online-untimed,online-timed",
+            "level=2&seats=1",
+            "closed=mon:00:00-12:00,fri:00:00-24:00",
+            "closed=mon:00:00-12:00,fri:00:00-24:00&kind=lab",
+            "words=water&untimed=no",
+            "subject=glac&days=only:fri&to=09:00&untimed=no&seats=60",
+            "number=200-299",
+            "weeks=8",
+            "from=10:00",
+            "");
+
+    /** Between two changes, in milliseconds; what comes near is fetched meanwhile. */
+    private static final int THINKING = 300;
+
+    private static final int ROUNDS = 6;
+    private static final int TO_WARM_UP = 2;
+
+    private static final String CLICK = """
+            (address) => new Promise((done) => {
+              const link = document.createElement("a");
+              link.href = address;
+              document.querySelector("[data-part]").append(link);
+              const start = performance.now();
+              document.addEventListener("shown", () => requestAnimationFrame(() => {
+                const channel = new MessageChannel();
+                channel.port1.onmessage = () => done(performance.now() - start);
+                channel.port2.postMessage(null);
+              }), { once: true });
+              link.click();
+            })
+            """;
+
+    private static final String WATCH = """
+            window.longTasks = [];
+            window.shift = 0;
+            window.painted = 0;
+            new PerformanceObserver((list) => list.getEntries().forEach((e) => longTasks.push(Math.round(e.duration))))
+              .observe({ type: "longtask", buffered: true });
+            new PerformanceObserver((list) => list.getEntries().forEach((e) => { if (!e.hadRecentInput) shift += e.value; }))
+              .observe({ type: "layout-shift", buffered: true });
+            new PerformanceObserver((list) => list.getEntries().forEach((e) => (painted = e.startTime)))
+              .observe({ type: "largest-contentful-paint", buffered: true });
+            """;
+
+    private static final String SCROLL = """
+            () => new Promise((done) => {
+              let steps = 0;
+              let last = performance.now();
+              const gaps = [];
+              const step = () => {
+                const now = performance.now();
+                gaps.push(now - last);
+                last = now;
+                if (steps++ === 150) {
+                  gaps.sort((one, other) => one - other);
+                  done(`frames of ${Math.round(gaps[75])} ms in the median, ${Math.round(gaps[142])} ms at the 95th percentile; `
+                    + document.querySelectorAll(".line, .gap").length);
+                  return;
+                }
+                window.scrollBy(0, 700);
+                requestAnimationFrame(step);
+              };
+              step();
+            })
+            """;
+
+    private BrowseBench() {}
+
+    /** @param arguments where the application answers */
+    public static void main(String[] arguments) {
+        String browse = arguments[0] + "/autumn-2031/browse";
+        try (InChromium.Started chromium = InChromium.start()) {
+            Page page = open(chromium.browser(), browse);
+            String posted = page.locator("#account tbody td").first().textContent();
+            System.out.printf("%n%s sections posted%n%n", posted);
+            changes(page, browse);
+            scrolling(page, browse);
+            page.close();
+            firstView(chromium.browser(), browse);
+        }
+    }
+
+    private static Page open(Browser browser, String address) {
+        Page page = browser.newPage(new Browser.NewPageOptions().setViewportSize(1280, 800));
+        page.addInitScript(WATCH);
+        page.navigate(address);
+        page.waitForTimeout(500);
+        return page;
+    }
+
+    private static void changes(Page page, String browse) {
+        List<Double> times = new ArrayList<>();
+        for (int round = 0; round < ROUNDS + TO_WARM_UP; round++) {
+            if (round == TO_WARM_UP) {
+                page.evaluate("window.longTasks = []");
+            }
+            for (String change : CHANGES) {
+                String address = change.isEmpty() ? browse : browse + "?" + change;
+                double took = ((Number) page.evaluate(CLICK, address)).doubleValue();
+                if (round >= TO_WARM_UP) {
+                    times.add(took);
+                }
+                page.waitForTimeout(THINKING);
+            }
+        }
+        Collections.sort(times);
+        System.out.printf(
+                Locale.ENGLISH,
+                "change of the brief to changed screen: median %.0f ms, 95th percentile %.0f ms, longest %.0f ms (%d changes)%n",
+                times.get(times.size() / 2),
+                times.get(times.size() * 95 / 100),
+                times.get(times.size() - 1),
+                times.size());
+        System.out.println(
+                "tasks of 50 ms or more in the browser, in ms: " + page.evaluate("longTasks.join(', ') || 'none'"));
+    }
+
+    /** Goes through the whole list in steps of a window's height, as fast as a wheel does. */
+    private static void scrolling(Page page, String browse) {
+        page.navigate(browse);
+        page.waitForTimeout(1_000);
+        page.evaluate("window.longTasks = []");
+        Object frames = page.evaluate(SCROLL);
+        System.out.println("scrolling 150 windows down the list: " + frames + " lines and gaps in the page at the end;"
+                + " tasks of 50 ms or more, in ms: " + page.evaluate("longTasks.join(', ') || 'none'"));
+    }
+
+    private static void firstView(Browser browser, String address) {
+        List<Double> paints = new ArrayList<>();
+        double shift = 0;
+        long all = 0;
+        long html = 0;
+        long unpacked = 0;
+        for (int i = 0; i < ROUNDS; i++) {
+            Page page = browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800))
+                    .newPage();
+            page.addInitScript(WATCH);
+            AtomicLong bytes = new AtomicLong();
+            AtomicLong document = new AtomicLong();
+            CDPSession network = page.context().newCDPSession(page);
+            network.send("Network.enable");
+            List<String> documents = new ArrayList<>();
+            network.on("Network.responseReceived", event -> {
+                if (event.get("type").getAsString().equals("Document")) {
+                    documents.add(event.get("requestId").getAsString());
+                }
+            });
+            network.on("Network.loadingFinished", event -> {
+                long size = event.get("encodedDataLength").getAsLong();
+                bytes.addAndGet(size);
+                if (documents.contains(event.get("requestId").getAsString())) {
+                    document.addAndGet(size);
+                }
+            });
+            unpacked = page.navigate(address).body().length;
+            page.waitForTimeout(1_000);
+            paints.add(((Number) page.evaluate("painted")).doubleValue());
+            shift = Math.max(shift, ((Number) page.evaluate("shift")).doubleValue());
+            all = bytes.get();
+            html = document.get();
+            page.context().close();
+        }
+        Collections.sort(paints);
+        System.out.printf(
+                Locale.ENGLISH,
+                "first view: HTML %.1f KB, %.1f KB packed; in all %.1f KB over the wire; largest contentful paint, median %.0f ms;"
+                        + " greatest layout shift %.4f%n",
+                unpacked / 1024.0,
+                html / 1024.0,
+                all / 1024.0,
+                paints.get(paints.size() / 2),
+                shift);
+    }
+}

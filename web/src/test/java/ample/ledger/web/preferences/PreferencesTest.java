@@ -1,0 +1,38 @@
+package ample.ledger.web.preferences;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ample.ledger.core.calendar.ClockStyle;
+import ample.ledger.web.preferences.Preferences.Light;
+import ample.ledger.web.preferences.Preferences.Lines;
+import java.time.DayOfWeek;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class PreferencesTest {
+
+    private static final Preferences OWN =
+            new Preferences(ClockStyle.HOURS_12, DayOfWeek.SUNDAY, Lines.TIGHT, Light.DARK, "upper-fell");
+
+    @Test
+    void areReadBackFromTheirCookie() {
+        assertThat(Preferences.read(OWN.written())).isEqualTo(OWN);
+        assertThat(OWN.written()).matches("[a-z0-9:.-]+");
+        assertThat(Preferences.read(Preferences.USUAL.written())).isEqualTo(Preferences.USUAL);
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"", "nonsense", "clock:13.week:tuesday.home:<b>", "....", "clock", "light:purple"})
+    void whatMakesNoSenseIsAsUsual(String written) {
+        assertThat(Preferences.read(written)).isEqualTo(Preferences.USUAL);
+    }
+
+    @Test
+    void aWeekHasSevenDaysFromTheFirstOn() {
+        assertThat(OWN.week())
+                .hasSize(7)
+                .startsWith(DayOfWeek.SUNDAY, DayOfWeek.MONDAY)
+                .endsWith(DayOfWeek.SATURDAY);
+    }
+}
