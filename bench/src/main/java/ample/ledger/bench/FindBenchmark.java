@@ -161,7 +161,7 @@ public class FindBenchmark {
     }
 
     @Benchmark
-    @Warmup(iterations = 60)
+    @Warmup(iterations = 250)
     @Measurement(iterations = 60)
     public void ledger(Ours ours, Blackhole out) {
         for (Brief brief : ours.mix) {
@@ -175,7 +175,7 @@ public class FindBenchmark {
 
     /** Matches and value counts only, which is what Lucene is asked. */
     @Benchmark
-    @Warmup(iterations = 60)
+    @Warmup(iterations = 250)
     @Measurement(iterations = 60)
     public void ledgerOnlyWhatLuceneIsAsked(Ours ours, Blackhole out) {
         for (Brief brief : ours.mix) {
@@ -187,7 +187,7 @@ public class FindBenchmark {
 
     /** One pass of {@code and} and population count over a bitmap for each value counted and each condition. */
     @Benchmark
-    @Warmup(iterations = 60)
+    @Warmup(iterations = 250)
     @Measurement(iterations = 60)
     public long floorOfBitmaps(Ours ours, Bitmaps floor) {
         long[][] bitmaps = floor.bitmaps;

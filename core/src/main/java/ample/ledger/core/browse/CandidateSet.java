@@ -22,6 +22,12 @@ public final class CandidateSet {
     }
 
     CandidateSet and(CandidateSet other) {
+        if (bits == layout.used()) {
+            return other;
+        }
+        if (other.bits == layout.used()) {
+            return this;
+        }
         long[] result = new long[bits.length];
         for (int i = 0; i < result.length; i++) {
             result[i] = bits[i] & other.bits[i];

@@ -76,6 +76,11 @@ final class Candidates {
         return words;
     }
 
+    /** Whether each candidate of this word is the only one of its section. */
+    boolean isPlain(int word) {
+        return word < plainWords;
+    }
+
     /** The candidates that there are, as a bitmap; every other bit is never set. */
     long[] used() {
         return used;
@@ -201,11 +206,6 @@ final class Candidates {
             }
         }
         return new CandidateSet(this, bits);
-    }
-
-    /** All candidates of the sections that {@code holds}. */
-    CandidateSet whereSection(IntPredicate holds) {
-        return where(position -> holds.test(sectionAt[position]));
     }
 
     CandidateSet all() {

@@ -43,8 +43,8 @@ public final class Density {
 
     private static int[] counts(Timetable timetable, SectionSet set) {
         int[] byShape = new int[timetable.shapes().size()];
-        for (int section : set.toArray()) {
-            byShape[timetable.shapeOf(section)]++;
+        for (int position : set.positions()) {
+            byShape[timetable.shapeAt(position)]++;
         }
         int[] counts = new int[7 * HALF_HOURS];
         for (int shape = 0; shape < byShape.length; shape++) {

@@ -12,14 +12,14 @@ import java.util.function.IntFunction;
 import java.util.stream.IntStream;
 
 /**
- * One facet of one edition: for each value the candidates that have it, and for each section its values.
+ * One facet of one edition: for each value the candidates that have it, and for each candidate its values.
  *
  * <p>A value of few candidates, such as a person, is kept as a list of them; any other as a bitmap.
  */
 final class FacetIndex {
 
     /** How many words of a bitmap are gone through in the time of looking at one section; measured, and not delicate. */
-    private static final int WORDS_IN_THE_TIME_OF_A_SECTION = 16;
+    private static final int WORDS_IN_THE_TIME_OF_A_SECTION = 4;
 
     private final Candidates layout;
     private final List<String> codes;
@@ -27,10 +27,21 @@ final class FacetIndex {
     private final CandidateSet[] dense;
     private final int[][] sparse;
     private final boolean anySparse;
-    private final int[] valueStart;
-    private final int[] values;
-    private final CandidateSet pure;
     private final boolean ofSets;
+
+    /** Of sets the candidates all of whose sections have one value, the same; otherwise all. */
+    private final CandidateSet pure;
+
+    /**
+     * By the position of a candidate the place of its value; for more values than one, or none, what {@code ~} makes the place
+     * in {@link #lists} where they are counted and then listed. Of sets only the pure candidates have theirs.
+     */
+    private final int[] valueAt;
+
+    private final int[] lists;
+
+    /** Of sets the value of each section; otherwise nothing. */
+    private final int[] valueOfSection;
 
     /**
      * @param codes every value, in the order to count them
@@ -50,11 +61,6 @@ final class FacetIndex {
                     .toArray());
         }
         this.codes = List.copyOf(known);
-        this.valueStart = new int[layout.sections() + 1];
-        for (int section = 0; section < layout.sections(); section++) {
-            valueStart[section + 1] = valueStart[section] + bySection.get(section).length;
-        }
-        this.values = bySection.stream().flatMapToInt(Arrays::stream).toArray();
         BitSet[] having = new BitSet[known.size()];
         Arrays.setAll(having, place -> new BitSet());
         layout.all()
@@ -74,6 +80,25 @@ final class FacetIndex {
         }
         this.anySparse = someSparse;
         this.pure = ofSets ? layout.where(position -> isPure(having, position)) : layout.all();
+        this.valueOfSection =
+                ofSets ? bySection.stream().mapToInt(places -> places[0]).toArray() : new int[0];
+        this.valueAt = new int[layout.words() * Long.SIZE];
+        List<int[]> listed = new ArrayList<>(List.of(new int[0]));
+        Map<List<Integer>, Integer> startOf = new HashMap<>(Map.of(List.of(), 0));
+        int next = 1;
+        for (int position = 0; position < valueAt.length; position++) {
+            int[] places = pure.contains(position) ? bySection.get(layout.sectionAt(position)) : new int[0];
+            List<Integer> key = Arrays.stream(places).boxed().toList();
+            if (places.length != 1 && !startOf.containsKey(key)) {
+                startOf.put(key, next);
+                listed.add(places);
+                next += 1 + places.length;
+            }
+            valueAt[position] = places.length == 1 ? places[0] : ~startOf.get(key);
+        }
+        this.lists = listed.stream()
+                .flatMapToInt(places -> IntStream.concat(IntStream.of(places.length), Arrays.stream(places)))
+                .toArray();
     }
 
     private IntStream sectionsAt(int position) {
@@ -91,16 +116,18 @@ final class FacetIndex {
         });
     }
 
-    private FacetIndex(FacetIndex before, CandidateSet[] dense, int[] values, CandidateSet pure) {
+    private FacetIndex(
+            FacetIndex before, CandidateSet[] dense, int[] valueOfSection, int[] valueAt, CandidateSet pure) {
         this.layout = before.layout;
         this.codes = before.codes;
         this.places = before.places;
         this.sparse = before.sparse;
         this.anySparse = before.anySparse;
-        this.valueStart = before.valueStart;
+        this.lists = before.lists;
         this.ofSets = before.ofSets;
         this.dense = dense;
-        this.values = values;
+        this.valueOfSection = valueOfSection;
+        this.valueAt = valueAt;
         this.pure = pure;
     }
 
@@ -111,7 +138,8 @@ final class FacetIndex {
      * @param codeOf the value of a section as it is now, one of those known
      */
     FacetIndex with(int[] changed, IntFunction<String> codeOf) {
-        int[] now = values.clone();
+        int[] now = valueOfSection.clone();
+        int[] at = valueAt.clone();
         for (int section : changed) {
             now[section] = places.get(codeOf.apply(section));
         }
@@ -132,11 +160,12 @@ final class FacetIndex {
                     having[place][position >> 6] |= bit;
                 }
                 alike[position >> 6] = places.length == 1 ? alike[position >> 6] | bit : alike[position >> 6] & ~bit;
+                at[position] = places.length == 1 ? places[0] : ~0;
             });
         }
         CandidateSet[] sets = new CandidateSet[having.length];
         Arrays.setAll(sets, place -> new CandidateSet(layout, having[place]));
-        return new FacetIndex(this, sets, now, new CandidateSet(layout, alike));
+        return new FacetIndex(this, sets, now, at, new CandidateSet(layout, alike));
     }
 
     /** The candidates with at least one of these values; of sets, those that hold a section with one. */
@@ -175,18 +204,26 @@ final class FacetIndex {
      * through the bitmaps of the values where they are many.
      */
     int[] counts(CandidateSet base, SectionSet sections) {
+        boolean few =
+                anySparse || sections.size() < (long) codes.size() * layout.words() / WORDS_IN_THE_TIME_OF_A_SECTION;
         int[] counts = new int[codes.size()];
-        if (ofSets) {
+        if (few && ofSets) {
+            countSetBySet(base.and(pure), counts);
+        } else if (few) {
+            for (int position : sections.positions()) {
+                int value = valueAt[position];
+                if (value >= 0) {
+                    counts[value]++;
+                } else {
+                    for (int i = ~value + lists[~value]; i > ~value; i--) {
+                        counts[lists[i]]++;
+                    }
+                }
+            }
+        } else if (ofSets) {
             CandidateSet alike = base.and(pure);
             for (int place = 0; place < counts.length; place++) {
                 counts[place] = alike.sizeOfAnd(dense[place]);
-            }
-        } else if (anySparse
-                || sections.size() < (long) counts.length * layout.words() / WORDS_IN_THE_TIME_OF_A_SECTION) {
-            for (int section : sections.toArray()) {
-                for (int i = valueStart[section]; i < valueStart[section + 1]; i++) {
-                    counts[values[i]]++;
-                }
             }
         } else {
             for (int place = 0; place < counts.length; place++) {
@@ -194,6 +231,29 @@ final class FacetIndex {
             }
         }
         return counts;
+    }
+
+    /**
+     * Counts candidate by candidate. Those of a section lie side by side, so a section that is not the last one with a value
+     * has not been counted with it yet.
+     */
+    private void countSetBySet(CandidateSet alike, int[] counts) {
+        int[] last = new int[counts.length];
+        Arrays.fill(last, -1);
+        long[] bits = alike.bits();
+        for (int word = 0; word < bits.length; word++) {
+            boolean plain = layout.isPlain(word);
+            for (long left = bits[word]; left != 0; left &= left - 1) {
+                int position = (word << 6) + Long.numberOfTrailingZeros(left);
+                int value = valueAt[position];
+                if (plain) {
+                    counts[value]++;
+                } else if (last[value] != layout.sectionAt(position)) {
+                    last[value] = layout.sectionAt(position);
+                    counts[value]++;
+                }
+            }
+        }
     }
 
     List<String> codes() {

@@ -4,7 +4,6 @@ import ample.ledger.core.browse.Condition.Topic;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Section;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Collections;
 import java.util.EnumSet;
 import java.util.List;
@@ -94,9 +93,7 @@ public final class Findings {
 
     /** The first sections that fit, in some order; at most {@code most} of them. */
     public List<Section> first(Order order, int most) {
-        return Arrays.stream(new Ordered(moment, order).first(sections, most))
-                .mapToObj(moment.index()::section)
-                .toList();
+        return moment.index().sections(new Ordered(moment, order).first(sections, most));
     }
 
     /** Cost: two passes over a bitmap for each condition. */

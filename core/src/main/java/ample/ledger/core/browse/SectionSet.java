@@ -15,7 +15,7 @@ final class SectionSet {
     private final int size;
 
     /** Drawn up when first asked for. */
-    private volatile int @Nullable [] sections;
+    private volatile int @Nullable [] positions;
 
     SectionSet(Candidates layout, long[] representatives) {
         this.layout = layout;
@@ -54,20 +54,29 @@ final class SectionSet {
         return found;
     }
 
-    /** By their positions in the schedule, in no particular order; not to be written to. */
-    int[] toArray() {
-        int[] known = sections;
+    /** The candidates that stand for them, ascending; not to be written to. */
+    int[] positions() {
+        int[] known = positions;
         if (known == null) {
             known = new int[size];
             int held = 0;
             for (int i = 0; i < representatives.length; i++) {
                 for (long left = representatives[i]; left != 0; left &= left - 1) {
-                    known[held++] = layout.sectionAt((i << 6) + Long.numberOfTrailingZeros(left));
+                    known[held++] = (i << 6) + Long.numberOfTrailingZeros(left);
                 }
             }
-            sections = known;
+            positions = known;
         }
         return known;
+    }
+
+    /** By their positions in the schedule, in no particular order. */
+    int[] toArray() {
+        int[] sections = positions().clone();
+        for (int i = 0; i < sections.length; i++) {
+            sections[i] = layout.sectionAt(sections[i]);
+        }
+        return sections;
     }
 
     /** By their positions in the schedule, ascending. */

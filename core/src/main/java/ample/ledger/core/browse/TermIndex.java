@@ -192,6 +192,15 @@ public final class TermIndex {
         return sections.get(section);
     }
 
+    /** Sections by their positions in the schedule, in the order given. */
+    List<Section> sections(int[] wanted) {
+        Section[] named = new Section[wanted.length];
+        for (int i = 0; i < wanted.length; i++) {
+            named[i] = sections.get(wanted[i]);
+        }
+        return List.of(named);
+    }
+
     FacetIndex facet(Facet facet) {
         return facets.get(facet);
     }

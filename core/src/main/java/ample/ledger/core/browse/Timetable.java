@@ -30,7 +30,10 @@ final class Timetable {
     private final int[][] sectionsOf;
     private final List<WeekHours> shapes;
     private final int[][] halfHoursOf;
-    private final int[] shapeOf;
+
+    /** By candidate the place of the shape of its section. */
+    private final int[] shapeAt;
+
     private final int[] starts;
     private final int[] ends;
     private final Days[] days;
@@ -46,7 +49,7 @@ final class Timetable {
         Map<WeekHours, Integer> knownShapes = new LinkedHashMap<>();
         List<List<Integer>> sections = new ArrayList<>();
         this.timingsOf = new int[schedule.sections().size()][];
-        this.shapeOf = new int[timingsOf.length];
+        int[] shapeOf = new int[timingsOf.length];
         for (int section = 0; section < timingsOf.length; section++) {
             Section posted = schedule.sections().get(section);
             timingsOf[section] = posted.timings().stream()
@@ -65,6 +68,8 @@ final class Timetable {
         this.starts =
                 schedule.sections().stream().mapToInt(MeetingColumns::start).toArray();
         this.ends = schedule.sections().stream().mapToInt(MeetingColumns::end).toArray();
+        this.shapeAt = new int[layout.words() * Long.SIZE];
+        layout.all().forEach(position -> shapeAt[position] = shapeOf[layout.sectionAt(position)]);
         this.days = schedule.sections().stream().map(Section::days).toArray(Days[]::new);
         this.timings = List.copyOf(known.keySet());
         this.shapes = List.copyOf(knownShapes.keySet());
@@ -130,7 +135,7 @@ final class Timetable {
         for (int shape = 0; shape < meets.length; shape++) {
             meets[shape] = shapes.get(shape).meets(hours);
         }
-        return layout.whereSection(section -> meets[shapeOf[section]]);
+        return layout.where(position -> meets[shapeAt[position]]);
     }
 
     /**
@@ -179,8 +184,8 @@ final class Timetable {
         return halfHoursOf[shape];
     }
 
-    /** The place of the shape of {@code section} among {@link #shapes()}. */
-    int shapeOf(int section) {
-        return shapeOf[section];
+    /** The place among {@link #shapes()} of the shape of the section of a candidate. */
+    int shapeAt(int position) {
+        return shapeAt[position];
     }
 }
