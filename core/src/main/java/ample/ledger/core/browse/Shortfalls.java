@@ -17,7 +17,6 @@ import java.time.LocalTime;
 import java.time.format.DateTimeFormatter;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Collection;
 import java.util.HashSet;
 import java.util.List;
@@ -54,7 +53,7 @@ final class Shortfalls {
         this.position = position;
         this.members = members;
         this.section = moment.index().section(position);
-        this.set = Arrays.stream(members).mapToObj(moment.index()::section).toList();
+        this.set = moment.index().sections(members);
     }
 
     Shortfall of(Condition condition) {

@@ -18,7 +18,7 @@ import java.util.Map;
 final class Leaves {
 
     /** A leaf is full when it has so many lines: what a window shows at once, and a little more. */
-    private static final int LINES = 16;
+    private static final int LINES = 12;
 
     private final List<Leaf> leaves = new ArrayList<>();
 

@@ -18,8 +18,8 @@ import java.util.stream.Collectors;
 
 /**
  * The week strip of one section: days side by side, hours running left to right, a bar for each meeting. What is the same
- * in every strip of a page, the {@link Ground}, is drawn once and used by all. Measures are pixels of its own drawing,
- * {@link Ground#width()} by {@link #HEIGHT}.
+ * in every strip of a page is the {@link Ground}. Measures are pixels of its own drawing, {@link Ground#width()} by
+ * {@link #HEIGHT}.
  */
 public record Strip(List<Bar> bars) {
 
@@ -52,30 +52,33 @@ public record Strip(List<Bar> bars) {
         }
     }
 
-    /** Behind the bars of every strip: the days, and the student's window shaded. */
-    public record Ground(List<Day> days, List<Bar> window) {
+    /**
+     * Behind the bars of every strip: the days, and the student's window shaded.
+     *
+     * @param shaded the window as one outline; empty where nothing is shaded
+     */
+    public record Ground(List<Day> days, String shaded) {
+
+        Ground(List<Day> days, List<Bar> window) {
+            this(
+                    List.copyOf(days),
+                    window.stream()
+                            .map(bar -> "M" + bar.x() + " 0h" + bar.width() + "v14h-" + bar.width() + "z")
+                            .collect(Collectors.joining()));
+        }
+
+        /** Under all days; the style sheet makes dashes of it that are as long as a day. */
+        public String line() {
+            return "M0 14.5H" + width();
+        }
+
+        /** Through the marks of noon, of which the style sheet makes dashes in the same way. */
+        public String noons() {
+            return "M" + days.get(0).noon() + " 12.5H" + width();
+        }
 
         public int width() {
             return days.get(days.size() - 1).end();
-        }
-
-        /** The lines under all days, as one outline: what is drawn in every line must be few things. */
-        public String base() {
-            return days.stream()
-                    .map(day -> "M" + day.x() + " 14.5H" + day.end())
-                    .collect(Collectors.joining());
-        }
-
-        /** The marks of noon. */
-        public String noons() {
-            return days.stream().map(day -> "M" + day.noon() + " 11V14.5").collect(Collectors.joining());
-        }
-
-        /** What is shaded. */
-        public String shaded() {
-            return window.stream()
-                    .map(bar -> "M%s 0h%sv14h-%sz".formatted(bar.x(), bar.width(), bar.width()))
-                    .collect(Collectors.joining());
         }
 
         /** Where a day begins; nothing for a day that is not shown. */
@@ -85,13 +88,7 @@ public record Strip(List<Bar> bars) {
     }
 
     /** A stretch of one day. */
-    public record Bar(String x, String width, String style) {
-
-        /** Whether it is drawn low: not every week. */
-        public boolean low() {
-            return style.endsWith(SOME_WEEKS);
-        }
-    }
+    public record Bar(String x, String width, String style) {}
 
     /**
      * The ground under {@code brief}: the days of {@code week} in their order, without those of the weekend's end that none
@@ -106,7 +103,7 @@ public record Strip(List<Bar> bars) {
                 days.add(new Day(day, days.size() * (DAY_WIDTH + GAP)));
             }
         }
-        return window(new Ground(List.copyOf(days), List.of()), brief);
+        return window(new Ground(days, List.of()), brief);
     }
 
     public static Strip of(Section section, Ground ground) {
@@ -137,7 +134,7 @@ public record Strip(List<Bar> bars) {
                         window.add(bar(shown.x(), from, from + stretch.minutes(), "window"));
                     });
         }
-        return new Ground(ground.days(), List.copyOf(window));
+        return new Ground(ground.days(), window);
     }
 
     private static Bar bar(int x, int fromMinute, int toMinute, String style) {

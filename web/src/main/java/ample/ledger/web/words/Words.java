@@ -33,7 +33,8 @@ public final class Words {
 
     /** "2,416". */
     public static String number(int number) {
-        return "%,d".formatted(number);
+        // Most figures need no comma, and a format costs as much as the rest of a line.
+        return number > -1000 && number < 1000 ? Integer.toString(number) : "%,d".formatted(number);
     }
 
     /** What an account takes away: "−612", or "0". */

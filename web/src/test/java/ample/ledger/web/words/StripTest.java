@@ -76,9 +76,11 @@ class StripTest {
         var onDays = new OnDays(DayRule.ONLY, days("Mon Sun"));
         var between = new Between(ClockTime.parse("9:00"), ClockTime.parse("12:00"));
 
-        assertThat(ground(Brief.EVERYTHING).window()).isEmpty();
-        assertThat(ground(Brief.of(onDays)).window()).containsExactly(new Bar("0.0", "37.0", "window"));
-        assertThat(ground(Brief.of(between)).window()).hasSize(6).startsWith(new Bar("4.9", "7.4", "window"));
+        assertThat(ground(Brief.EVERYTHING).shaded()).isEmpty();
+        assertThat(ground(Brief.of(onDays)).shaded()).isEqualTo("M0.0 0h37.0v14h-37.0z");
+        assertThat(ground(Brief.of(between)).shaded())
+                .matches("(M[0-9.]+ 0h7.4v14h-7.4z){6}")
+                .startsWith("M4.9 0h");
     }
 
     private static Strip.Ground ground(Brief brief) {
