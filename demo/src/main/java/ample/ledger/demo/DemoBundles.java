@@ -278,6 +278,7 @@ public final class DemoBundles {
                 "share",
                 null,
                 new BigDecimal("0.1"),
+                null,
                 null);
         rows.add(
                 "binding_dates",
@@ -289,7 +290,8 @@ public final class DemoBundles {
                 "share",
                 null,
                 new BigDecimal("0.3"),
-                null);
+                null,
+                "Until then the course leaves no trace on the record.");
     }
 
     static List<LocalDate> days(String... dates) {

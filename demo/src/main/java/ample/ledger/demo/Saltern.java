@@ -36,7 +36,7 @@ final class Saltern {
         span(rows, term, "quarter", "The quarter", "2031-09-29", "2031-12-05", "Q");
         span(rows, term, "first-five", "First five weeks", "2031-09-29", "2031-10-31", "Q1");
         span(rows, term, "last-five", "Last five weeks", "2031-11-03", "2031-12-05", "Q2");
-        rows.add("binding_dates", "add", term, null, "add", "Last day to come in", "days", 4, null, null);
+        rows.add("binding_dates", "add", term, null, "add", "Last day to come in", "days", 4, null, null, null);
         rows.add(
                 "binding_dates",
                 "drop",
@@ -47,7 +47,8 @@ final class Saltern {
                 "share",
                 null,
                 new BigDecimal("0.25"),
-                null);
+                null,
+                "Whoever leaves later is marked as having left.");
         rows.add("openings", "everybody", term, "Everybody", 0, null, date("2031-09-01"), LocalTime.of(9, 0));
         rows.add("campuses", "pans", "The Pans", false);
         rows.add("campuses", "anywhere", "Anywhere", true);

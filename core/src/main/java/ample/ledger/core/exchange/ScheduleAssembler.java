@@ -160,7 +160,8 @@ final class ScheduleAssembler {
                     case "days" -> new BindingRule.Reckoning.DaysAfterFirst(reckoned(row, "days", Integer.class));
                     case "share" -> new BindingRule.Reckoning.ShareOfSpan(reckoned(row, "share", BigDecimal.class));
                     default -> new BindingRule.Reckoning.Fixed(reckoned(row, "date", LocalDate.class));
-                });
+                },
+                row.optionalText("meaning"));
     }
 
     private static <T> T reckoned(BundleTable.Row row, String column, Class<T> type) {

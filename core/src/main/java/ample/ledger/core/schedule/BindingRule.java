@@ -9,8 +9,15 @@ import java.util.Optional;
  *
  * @param span code of the span it holds for; empty: every span that has no rule of its own for this purpose
  * @param name as students know it: "Last day to drop without a mark"
+ * @param meaning what it means in money or on the record, in the institution's own words
  */
-public record BindingRule(String code, Optional<String> span, Purpose purpose, String name, Reckoning reckoning) {
+public record BindingRule(
+        String code,
+        Optional<String> span,
+        Purpose purpose,
+        String name,
+        Reckoning reckoning,
+        Optional<String> meaning) {
 
     /** What a date that binds is the last day for. */
     public enum Purpose implements Coded {
