@@ -1,0 +1,226 @@
+package ample.ledger.core.exchange;
+
+import ample.ledger.core.calendar.DateRange;
+import ample.ledger.core.calendar.TermCalendar;
+import ample.ledger.core.calendar.TimeRange;
+import ample.ledger.core.calendar.Timing;
+import ample.ledger.core.schedule.Meeting;
+import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.schedule.Section;
+import java.nio.charset.StandardCharsets;
+import java.time.DayOfWeek;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
+import java.time.zone.ZoneOffsetTransition;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/**
+ * The meetings and exams of sections as a calendar file: iCalendar, RFC 5545.
+ *
+ * <p>A weekly meeting is one event with a rule; the dates that the term leaves out are its exceptions, and those on which another
+ * weekday's timetable is followed are added. Times are wall-clock times of the institution's zone, whose changes in the years
+ * concerned go along, so a meeting keeps its hour across the change to summer time. Arranged hours have no time and are
+ * left out. No event brings an alarm.
+ */
+public final class CalendarFile {
+
+    private static final DateTimeFormatter LOCAL = DateTimeFormatter.ofPattern("yyyyMMdd'T'HHmmss");
+    private static final DateTimeFormatter UTC = DateTimeFormatter.ofPattern("yyyyMMdd'T'HHmmss'Z'");
+
+    /** Octets of a line before it is folded, without the line break: RFC 5545, section 3.1. */
+    private static final int LINE = 75;
+
+    private final StringBuilder text = new StringBuilder();
+    private final Schedule schedule;
+    private final ZoneId zone;
+    private final String stamp;
+
+    private CalendarFile(Schedule schedule, Instant now) {
+        this.schedule = schedule;
+        this.zone = schedule.institution().zone();
+        this.stamp = UTC.format(LocalDateTime.ofInstant(now, ZoneOffset.UTC));
+    }
+
+    /**
+     * The file of {@code sections}, all of them of {@code schedule}; those that are cancelled are left out.
+     *
+     * @param now the moment it is made
+     */
+    public static String of(Collection<Section> sections, Schedule schedule, Instant now) {
+        CalendarFile file = new CalendarFile(schedule, now);
+        file.line("BEGIN:VCALENDAR");
+        file.line("VERSION:2.0");
+        file.line("PRODID:-//Ample Ledger//Schedule of classes//EN");
+        file.line("CALSCALE:GREGORIAN");
+        file.line("METHOD:PUBLISH");
+        List<Section> held =
+                sections.stream().filter(section -> !section.cancelled()).toList();
+        file.zone(held);
+        held.forEach(file::section);
+        file.line("END:VCALENDAR");
+        return file.text.toString();
+    }
+
+    private void section(Section section) {
+        List<Meeting> all = Stream.concat(section.meetings().stream(), section.exams().stream())
+                .toList();
+        for (int i = 0; i < all.size(); i++) {
+            Meeting meeting = all.get(i);
+            Optional<TimeRange> time = meeting.timing().time();
+            List<LocalDate> dates = schedule.term().calendar().datesOf(meeting.timing());
+            if (time.isPresent() && !dates.isEmpty()) {
+                event(section, i, meeting, time.get(), dates);
+            }
+        }
+    }
+
+    private void event(Section section, int number, Meeting meeting, TimeRange time, List<LocalDate> dates) {
+        line("BEGIN:VEVENT");
+        line("UID:%s-%s-%d@%s"
+                .formatted(
+                        schedule.term().code(),
+                        section.entry(),
+                        number,
+                        schedule.institution().code()));
+        line("DTSTAMP:" + stamp);
+        // What the plain weeks give, and of it what is held; the first that is both begins the event.
+        List<LocalDate> plain = TermCalendar.PLAIN.datesOf(meeting.timing());
+        LocalDate first = plain.stream().filter(dates::contains).findFirst().orElse(dates.get(0));
+        line("DTSTART;TZID=" + zone + ":" + LOCAL.format(first.atTime(time.start())));
+        line("DTEND;TZID=" + zone + ":" + LOCAL.format(first.atTime(time.end())));
+        if (meeting.timing() instanceof Timing.Weekly weekly && plain.contains(first)) {
+            List<LocalDate> fromFirst =
+                    plain.stream().filter(date -> !date.isBefore(first)).toList();
+            rule(weekly, time.start(), fromFirst.get(fromFirst.size() - 1));
+            dates(
+                    "EXDATE",
+                    time,
+                    fromFirst.stream().filter(date -> !dates.contains(date)).toList());
+            dates(
+                    "RDATE",
+                    time,
+                    dates.stream().filter(date -> !fromFirst.contains(date)).toList());
+        } else {
+            dates(
+                    "RDATE",
+                    time,
+                    dates.stream().filter(date -> !date.equals(first)).toList());
+        }
+        line("SUMMARY:"
+                + escaped(section + " " + section.course().title() + ", "
+                        + meeting.kind().label()));
+        line("LOCATION:" + escaped(meeting.place().inWords()));
+        line("DESCRIPTION:"
+                + escaped("Entry number " + section.entry() + ". "
+                        + (section.instructors().isEmpty()
+                                ? "Instructor to be announced."
+                                : section.instructors().stream()
+                                                .map(who -> who.name())
+                                                .collect(Collectors.joining(", "))
+                                        + ".")));
+        line("END:VEVENT");
+    }
+
+    private void rule(Timing.Weekly weekly, LocalTime start, LocalDate last) {
+        String days = weekly.days().list().stream().map(CalendarFile::code).collect(Collectors.joining(","));
+        // UNTIL is in UTC where the start names a zone: RFC 5545, section 3.3.10.
+        String until = UTC.format(last.atTime(start).atZone(zone).withZoneSameInstant(ZoneOffset.UTC));
+        line("RRULE:FREQ=WEEKLY;INTERVAL=%d;WKST=MO;BYDAY=%s;UNTIL=%s".formatted(weekly.everyWeeks(), days, until));
+    }
+
+    private void dates(String property, TimeRange time, List<LocalDate> dates) {
+        if (!dates.isEmpty()) {
+            line(property + ";TZID=" + zone + ":"
+                    + dates.stream()
+                            .map(date -> LOCAL.format(date.atTime(time.start())))
+                            .collect(Collectors.joining(",")));
+        }
+    }
+
+    /** The zone with every change of its offset from a year before the sections begin to a year after they end. */
+    private void zone(List<Section> sections) {
+        if (sections.isEmpty()) {
+            return;
+        }
+        TreeSet<LocalDate> bounds = new TreeSet<>();
+        for (Section section : sections) {
+            DateRange dates = section.span().dates();
+            bounds.add(dates.first());
+            bounds.add(dates.last());
+        }
+        Instant from = bounds.first().minusYears(1).atStartOfDay(zone).toInstant();
+        Instant to = bounds.last().plusYears(1).atStartOfDay(zone).toInstant();
+        line("BEGIN:VTIMEZONE");
+        line("TZID:" + zone);
+        ZoneOffset before = zone.getRules().getOffset(from);
+        observance("STANDARD", LocalDateTime.ofInstant(from, before), before, before);
+        List<ZoneOffsetTransition> changes = new ArrayList<>();
+        for (ZoneOffsetTransition next = zone.getRules().nextTransition(from);
+                next != null && next.getInstant().isBefore(to);
+                next = zone.getRules().nextTransition(next.getInstant())) {
+            changes.add(next);
+        }
+        for (ZoneOffsetTransition change : changes) {
+            boolean summer = zone.getRules().isDaylightSavings(change.getInstant());
+            observance(
+                    summer ? "DAYLIGHT" : "STANDARD",
+                    change.getDateTimeBefore(),
+                    change.getOffsetBefore(),
+                    change.getOffsetAfter());
+        }
+        line("END:VTIMEZONE");
+    }
+
+    private void observance(String kind, LocalDateTime start, ZoneOffset before, ZoneOffset after) {
+        line("BEGIN:" + kind);
+        line("DTSTART:" + LOCAL.format(start));
+        line("TZOFFSETFROM:" + offset(before));
+        line("TZOFFSETTO:" + offset(after));
+        line("END:" + kind);
+    }
+
+    private static String offset(ZoneOffset offset) {
+        int minutes = Math.abs(offset.getTotalSeconds()) / 60;
+        return "%s%02d%02d".formatted(offset.getTotalSeconds() < 0 ? "-" : "+", minutes / 60, minutes % 60);
+    }
+
+    private static String code(DayOfWeek day) {
+        return day.name().substring(0, 2);
+    }
+
+    /** RFC 5545, section 3.3.11. */
+    private static String escaped(String words) {
+        return words.replace("\\", "\\\\")
+                .replace(";", "\\;")
+                .replace(",", "\\,")
+                .replace("\r\n", "\\n")
+                .replace("\n", "\\n");
+    }
+
+    /** One content line, folded before it is longer than 75 octets, never inside a character: RFC 5545, section 3.1. */
+    private void line(String content) {
+        int octets = 0;
+        for (int at = 0; at < content.length(); at = content.offsetByCodePoints(at, 1)) {
+            String character = content.substring(at, content.offsetByCodePoints(at, 1));
+            int size = character.getBytes(StandardCharsets.UTF_8).length;
+            if (octets + size > LINE) {
+                text.append("\r\n ");
+                octets = 1;
+            }
+            text.append(character);
+            octets += size;
+        }
+        text.append("\r\n");
+    }
+}
