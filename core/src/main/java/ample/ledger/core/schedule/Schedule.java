@@ -1,7 +1,10 @@
 package ample.ledger.core.schedule;
 
 import ample.ledger.core.code.CodeKey;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -33,6 +36,7 @@ public final class Schedule {
     private final Map<CourseCode, Course> courseByCode;
     private final Map<CourseCode, List<Section>> byCourse;
     private final Map<String, List<Section>> byPool;
+    private final Map<CourseCode, List<CourseCode>> standingFor;
 
     public Schedule(
             Institution institution,
@@ -58,6 +62,16 @@ public final class Schedule {
                 .collect(Collectors.groupingBy(section -> section.course().code(), Collectors.toUnmodifiableList()));
         this.byPool = this.sections.stream()
                 .collect(Collectors.groupingBy(section -> section.pool().code(), Collectors.toUnmodifiableList()));
+        this.standingFor = new HashMap<>();
+        for (Course course : this.courses) {
+            for (Equivalent equivalent : course.rules().equivalents()) {
+                if (equivalent.effect() == Equivalent.Effect.STANDS_FOR) {
+                    standingFor
+                            .computeIfAbsent(equivalent.course(), absent -> new ArrayList<>())
+                            .add(course.code());
+                }
+            }
+        }
     }
 
     public Institution institution() {
@@ -100,6 +114,11 @@ public final class Schedule {
 
     public Optional<Course> course(CourseCode code) {
         return Optional.ofNullable(courseByCode.get(code));
+    }
+
+    /** The courses that are posted as standing for {@code course}. */
+    public List<CourseCode> standingFor(CourseCode course) {
+        return Collections.unmodifiableList(standingFor.getOrDefault(course, List.of()));
     }
 
     /** Every section posted, cancelled ones included. */

@@ -1,0 +1,147 @@
+package ample.ledger.core.requirement;
+
+import ample.ledger.core.schedule.CourseCode;
+import ample.ledger.core.schedule.Equivalent;
+import ample.ledger.core.schedule.Prerequisite;
+import ample.ledger.core.schedule.Prerequisite.AtLeast;
+import ample.ledger.core.schedule.Prerequisite.CreditsEarned;
+import ample.ledger.core.schedule.Prerequisite.Passed;
+import ample.ledger.core.schedule.Prerequisite.Permission;
+import ample.ledger.core.schedule.Prerequisite.Placement;
+import ample.ledger.core.schedule.Prerequisite.Standing;
+import ample.ledger.core.schedule.Schedule;
+import java.math.BigDecimal;
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/**
+ * Judges prerequisites by a record, and by the courses that the student plans to take in the same term.
+ *
+ * <p>A choice of parts is as good as its parts allow: "at least two of these" is as good as the second best of them. So
+ * a part that is in progress or needs permission does not spoil a choice that another part meets.
+ */
+public final class Evaluation {
+
+    /** What a student's record says of a condition; earlier is better. */
+    public enum Verdict {
+        MET("met"),
+        /** Met once what goes on now is passed. */
+        IN_PROGRESS("in progress"),
+        /** Met by what the student plans to take at the same time. */
+        PLANNED("planned"),
+        /** Somebody must be asked. */
+        NEEDS_PERMISSION("needs permission"),
+        NOT_MET("not met");
+
+        private final String label;
+
+        Verdict(String label) {
+            this.label = label;
+        }
+
+        /** As shown to people. */
+        public String label() {
+            return label;
+        }
+
+        /** Whether nothing is left for the student to do. */
+        public boolean willDo() {
+            return this == MET || this == IN_PROGRESS || this == PLANNED;
+        }
+    }
+
+    /**
+     * A condition, or a part of one, with its verdict.
+     *
+     * @param parts the verdicts on the parts of a choice, in their order; none of any other condition
+     */
+    public record Judged(Prerequisite condition, Verdict verdict, List<Judged> parts) {
+
+        public Judged {
+            parts = List.copyOf(parts);
+        }
+    }
+
+    private final StudentRecord student;
+    private final Set<CourseCode> planned;
+    private final Schedule schedule;
+
+    /**
+     * @param planned courses of the same term
+     * @param schedule which courses stand for which others
+     */
+    public Evaluation(StudentRecord student, Collection<CourseCode> planned, Schedule schedule) {
+        this.student = student;
+        this.planned = Set.copyOf(planned);
+        this.schedule = schedule;
+    }
+
+    /** Cost: linear in the parts of the condition and the courses of the record. */
+    public Judged judge(Prerequisite condition) {
+        if (condition instanceof AtLeast choice) {
+            List<Judged> parts = choice.parts().stream().map(this::judge).toList();
+            Verdict verdict = parts.stream()
+                    .map(Judged::verdict)
+                    .sorted()
+                    .skip(choice.count() - 1L)
+                    .findFirst()
+                    .orElseThrow();
+            return new Judged(condition, verdict, parts);
+        }
+        return new Judged(condition, ofLeaf(condition), List.of());
+    }
+
+    private Verdict ofLeaf(Prerequisite leaf) {
+        if (leaf instanceof Passed passed) {
+            return ofCourse(passed);
+        }
+        if (leaf instanceof Permission permission) {
+            return student.permissions().contains(permission.by()) ? Verdict.MET : Verdict.NEEDS_PERMISSION;
+        }
+        boolean met;
+        if (leaf instanceof Placement placement) {
+            met = student.placements().contains(placement.name());
+        } else if (leaf instanceof Standing standing) {
+            met = student.level().filter(level -> level >= standing.level()).isPresent();
+        } else {
+            met = student.creditsEarned().compareTo(BigDecimal.valueOf(((CreditsEarned) leaf).credits())) >= 0;
+        }
+        return met ? Verdict.MET : Verdict.NOT_MET;
+    }
+
+    private Verdict ofCourse(Passed wanted) {
+        Set<CourseCode> counting = countingAs(wanted.course());
+        // A grade that nobody can read asks for a pass; the posting's check has warned of it.
+        Optional<Grade> least = wanted.leastGrade().flatMap(Grade::parse);
+        List<StudentRecord.Taken> taken = student.courses().stream()
+                .filter(course -> counting.contains(course.course()))
+                .toList();
+        boolean passed = taken.stream()
+                .flatMap(course -> course.grade().stream())
+                .anyMatch(grade -> grade.passes()
+                        && least.filter(bound -> grade.compareTo(bound) < 0).isEmpty());
+        if (passed) {
+            return Verdict.MET;
+        }
+        if (taken.stream().anyMatch(StudentRecord.Taken::inProgress)) {
+            return Verdict.IN_PROGRESS;
+        }
+        return wanted.alongside() && planned.stream().anyMatch(counting::contains) ? Verdict.PLANNED : Verdict.NOT_MET;
+    }
+
+    /** The course itself and those that stand for it, whichever of the two the registrar has said it of. */
+    private Set<CourseCode> countingAs(CourseCode wanted) {
+        Stream<CourseCode> saidOfIt = schedule.course(wanted).stream()
+                .flatMap(course -> course.rules().equivalents().stream())
+                .filter(equivalent -> equivalent.effect() == Equivalent.Effect.STANDS_FOR)
+                .map(Equivalent::course);
+        Stream<CourseCode> saidOfOthers = schedule.standingFor(wanted).stream();
+        return Stream.of(Stream.of(wanted), saidOfIt, saidOfOthers)
+                .flatMap(courses -> courses)
+                .collect(Collectors.toSet());
+    }
+}

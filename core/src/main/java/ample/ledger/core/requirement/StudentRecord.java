@@ -1,0 +1,54 @@
+package ample.ledger.core.requirement;
+
+import ample.ledger.core.schedule.CourseCode;
+import java.math.BigDecimal;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * What a student has done and is doing, as far as conditions ask for it.
+ *
+ * @param courses in no particular order; a course taken twice stands twice
+ * @param creditsEarned in the institution's own unit; 0 or more
+ * @param level year of study; 1 or more, empty where it is not said
+ * @param programme code of the degree programme
+ * @param homeCampus code of the campus the student belongs to
+ * @param placements by the names that the institution gives them
+ * @param permissions those given, by whose they are
+ */
+public record StudentRecord(
+        List<Taken> courses,
+        BigDecimal creditsEarned,
+        Optional<Integer> level,
+        Optional<String> programme,
+        Optional<String> homeCampus,
+        Set<String> placements,
+        Set<String> permissions) {
+
+    /** A record with nothing in it yet. */
+    public static final StudentRecord NEW = new StudentRecord(
+            List.of(), BigDecimal.ZERO, Optional.empty(), Optional.empty(), Optional.empty(), Set.of(), Set.of());
+
+    public StudentRecord {
+        if (creditsEarned.signum() < 0) {
+            throw new IllegalArgumentException("Nobody has earned " + creditsEarned + " credits");
+        }
+        courses = List.copyOf(courses);
+        placements = Set.copyOf(placements);
+        permissions = Set.copyOf(permissions);
+    }
+
+    /**
+     * A course on a record.
+     *
+     * @param grade empty while it goes on
+     */
+    public record Taken(CourseCode course, Optional<Grade> grade) {
+
+        /** Whether it has no grade yet. */
+        public boolean inProgress() {
+            return grade.isEmpty();
+        }
+    }
+}

@@ -1,0 +1,46 @@
+package ample.ledger.core.requirement;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class RecordLinesTest {
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "glac 120 B+|GLAC 120 B+",
+                "GLAC120,b|GLAC 120 B",
+                "\"NUMB 112\",\"A-\"|NUMB 112 A-",
+                "GLAC 240D|GLAC 240d",
+                "31-210;P|31 210 P",
+                "TIDE 110,|TIDE 110"
+            })
+    void courseAndGradeAreReadAsPeopleWriteThem(String line, String course) {
+        var reading = RecordLines.read(line);
+
+        assertThat(reading.faults()).isEmpty();
+        assertThat(RecordLines.written(reading.courses())).isEqualTo(course + "\n");
+    }
+
+    @Test
+    void whatIsNoCourseIsSaidWithItsLineAndTheRestIsKept() {
+        var reading = RecordLines.read("course,grade\nGLAC 120 B+\n\nGlaciology\nTIDE 110 Z\nNUMB 112");
+
+        assertThat(RecordLines.written(reading.courses())).isEqualTo("GLAC 120 B+\nNUMB 112\n");
+        assertThat(reading.faults())
+                .containsExactly(
+                        "Line 4, “Glaciology”, is no course; it should read like “GLAC 120 B+”, or “GLAC 120” while it goes on.",
+                        "Line 5: “Z” is no grade; a grade is a letter A to D or F, with + or − after it, or P.");
+    }
+
+    @Test
+    void writtenAndReadAgainIsTheSame() {
+        var courses = RecordLines.read("GLAC 120 B+\nNUMB 112\nCART 210 P").courses();
+
+        assertThat(RecordLines.read(RecordLines.written(courses)).courses()).isEqualTo(courses);
+    }
+}
