@@ -35,10 +35,12 @@ class SecurityConfiguration {
         "/lists/**",
         "/sign-in",
         "/preferences",
+        "/record",
         "/{term}",
         "/{term}/browse/**",
         "/{term}/find/**",
         "/{term}/section/{entry}",
+        "/{term}/section/{entry}/calendar.ics",
         "/{term}/line-up",
         "/{term}/week",
         "/{term}/seats/**",
@@ -51,7 +53,7 @@ class SecurityConfiguration {
      * What guests may send. It is kept in, or found by, cookies that browsers do not send along from other sites, so that no token has to
      * guard it, and no session has to be kept for every visitor.
      */
-    private static final String[] GUESTS = {"/preferences", "/{term}/week/*", "/briefs/*"};
+    private static final String[] GUESTS = {"/preferences", "/record", "/{term}/week/*", "/briefs/*"};
 
     private static final String CONTENT_POLICY = String.join(
             "; ",

@@ -29,6 +29,7 @@ class AccessibilityTest {
                 "browse?subject=tide&line=40101&look=40101",
                 "browse?order=meeting",
                 "line-up?line=40101,40220,40102",
+                "../record",
                 "week",
                 "section/40220",
                 "section/40406",

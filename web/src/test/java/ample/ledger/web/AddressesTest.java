@@ -115,6 +115,7 @@ class AddressesTest {
                 "/autumn-2031/line-up?line=40101,40220",
                 "/autumn-2031/week",
                 "/preferences",
+                "/record",
                 "/autumn-2031/section/40220",
                 "/autumn-2031/section/40406?subject=limn",
                 "/spring-1999/browse",

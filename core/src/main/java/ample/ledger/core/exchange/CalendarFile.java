@@ -63,7 +63,6 @@ public final class CalendarFile {
         file.line("VERSION:2.0");
         file.line("PRODID:-//Ample Ledger//Schedule of classes//EN");
         file.line("CALSCALE:GREGORIAN");
-        file.line("METHOD:PUBLISH");
         List<Section> held =
                 sections.stream().filter(section -> !section.cancelled()).toList();
         file.zone(held);

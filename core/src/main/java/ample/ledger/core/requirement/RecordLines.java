@@ -21,6 +21,8 @@ public final class RecordLines {
     private static final Pattern LINE =
             Pattern.compile("([\\p{L}0-9]{1,8}?)[ -]*([0-9]{1,6}\\p{L}{0,4})(?:[ ,;\\t]+(\\S.*?))?[,; \\t]*");
 
+    private static final Pattern HEADING = Pattern.compile("(?i)course\\b[^0-9]*");
+
     private RecordLines() {}
 
     /**
@@ -36,14 +38,14 @@ public final class RecordLines {
         }
     }
 
-    /** Reads {@code text}; blank lines and a first line that names columns are passed over. */
+    /** Reads {@code text}; blank lines and those that name columns are passed over. */
     public static Reading read(String text) {
         List<Taken> courses = new ArrayList<>();
         List<String> faults = new ArrayList<>();
         List<String> lines = text.lines().toList();
         for (int i = 0; i < Math.min(lines.size(), MOST); i++) {
             String line = lines.get(i).replace("\"", "").replace("\uFEFF", "").strip();
-            boolean heading = i == 0 && line.toLowerCase(Locale.ROOT).startsWith("course");
+            boolean heading = HEADING.matcher(line).matches();
             if (!line.isEmpty() && !heading) {
                 read(line, i + 1, courses, faults);
             }

@@ -237,7 +237,8 @@ class CalendarFileTest {
                 dates.add(first);
             } else if (line.startsWith("RRULE")) {
                 RecurrenceRuleIterator iterator = new RecurrenceRule(value)
-                        .iterator(DateTime.parse("UTC", first.toString().replace("-", "") + "T090000"));
+                        .iterator(
+                                DateTime.parse("Europe/Lisbon", first.toString().replace("-", "") + "T090000"));
                 while (iterator.hasNext()) {
                     DateTime next = iterator.nextDateTime();
                     dates.add(LocalDate.of(next.getYear(), next.getMonth() + 1, next.getDayOfMonth()));

@@ -10,14 +10,16 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.UnaryOperator;
+import org.jspecify.annotations.Nullable;
 
 /**
- * What is kept for one visitor: the sections of their week by term, and briefs under names. Immutable.
+ * What is kept for one visitor: the sections of their week by term, briefs under names, and what they said of their record.
+ * Immutable.
  *
  * @param week entry numbers, in the order they were added, by the code of the term
  * @param briefs in the order they were saved
  */
-public record Kept(Map<String, List<String>> week, List<SavedBrief> briefs) implements Serializable {
+public record Kept(Map<String, List<String>> week, List<SavedBrief> briefs, KeptRecord record) implements Serializable {
 
     private static final long serialVersionUID = 1L;
     private static final String ATTRIBUTE = "kept";
@@ -29,11 +31,13 @@ public record Kept(Map<String, List<String>> week, List<SavedBrief> briefs) impl
     private static final int MOST_BRIEFS = 30;
     private static final int LONGEST_NAME = 60;
 
-    private static final Kept NOTHING = new Kept(Map.of(), List.of());
+    private static final Kept NOTHING = new Kept(Map.of(), List.of(), KeptRecord.NONE);
 
-    public Kept {
-        week = Map.copyOf(week);
-        briefs = List.copyOf(briefs);
+    /** @param record null in a session that is older than records */
+    public Kept(Map<String, List<String>> week, List<SavedBrief> briefs, @Nullable KeptRecord record) {
+        this.week = Map.copyOf(week);
+        this.briefs = List.copyOf(briefs);
+        this.record = record == null ? KeptRecord.NONE : record;
     }
 
     /**
@@ -85,7 +89,7 @@ public record Kept(Map<String, List<String>> week, List<SavedBrief> briefs) impl
     private Kept with(String term, List<String> sections) {
         Map<String, List<String>> after = new LinkedHashMap<>(week);
         after.put(term, List.copyOf(sections));
-        return new Kept(after, briefs);
+        return new Kept(after, briefs, record);
     }
 
     /** With a brief under a name; one of the same name is replaced, and beyond some the oldest goes. */
@@ -95,12 +99,18 @@ public record Kept(Map<String, List<String>> week, List<SavedBrief> briefs) impl
                 new SavedBrief(shown.length() > LONGEST_NAME ? shown.substring(0, LONGEST_NAME) : shown, address);
         List<SavedBrief> after = new ArrayList<>(forgetting(saved.name()).briefs);
         after.add(saved);
-        return new Kept(week, after.subList(Math.max(0, after.size() - MOST_BRIEFS), after.size()));
+        return new Kept(week, after.subList(Math.max(0, after.size() - MOST_BRIEFS), after.size()), record);
     }
 
     public Kept forgetting(String name) {
         return new Kept(
                 week,
-                briefs.stream().filter(brief -> !brief.name().equals(name)).toList());
+                briefs.stream().filter(brief -> !brief.name().equals(name)).toList(),
+                record);
+    }
+
+    /** With this record instead of the one before. */
+    public Kept with(KeptRecord other) {
+        return new Kept(week, briefs, other);
     }
 }

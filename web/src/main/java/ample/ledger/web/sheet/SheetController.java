@@ -1,6 +1,8 @@
 package ample.ledger.web.sheet;
 
+import ample.ledger.core.browse.Brief;
 import ample.ledger.core.browse.BriefAddress;
+import ample.ledger.core.exchange.CalendarFile;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Section;
 import ample.ledger.web.guest.Kept;
@@ -9,21 +11,28 @@ import ample.ledger.web.term.Addresses;
 import ample.ledger.web.term.BriefReader;
 import ample.ledger.web.term.Terms;
 import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.time.Clock;
+import java.util.List;
 import java.util.Set;
+import org.springframework.http.HttpHeaders;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.ResponseBody;
 
 /** Answers the address of a section's sheet. */
 @Controller
 class SheetController {
 
     private final Terms terms;
+    private final Clock clock;
 
-    SheetController(Terms terms) {
+    SheetController(Terms terms, Clock clock) {
         this.terms = terms;
+        this.clock = clock;
     }
 
     /** The sheet. What the address says of a brief only leads back, so what makes no sense in it is passed over. */
@@ -46,7 +55,19 @@ class SheetController {
                         reading.brief(),
                         new Addresses(term).sheet(section.entry(), reading.brief()),
                         Kept.of(request).week(term).size()));
-        model.addAttribute("page", SheetPages.page(posted, section, reading.brief(), preferences));
+        model.addAttribute("page", SheetPages.page(posted, section, reading.brief(), preferences, Kept.of(request)));
         return "sheet/page";
+    }
+
+    /** The section's meetings and exams as a calendar file: iCalendar. */
+    @GetMapping(path = "/{term}/section/{entry}/calendar.ics", produces = "text/calendar;charset=UTF-8")
+    @ResponseBody
+    String calendarFile(@PathVariable String term, @PathVariable String entry, HttpServletResponse response) {
+        Terms.PostedTerm posted = terms.get(term);
+        Section section = EntryNumber.parse(entry)
+                .flatMap(posted.schedule()::section)
+                .orElseThrow(() -> new UnknownSectionException(posted, entry, Brief.EVERYTHING));
+        response.setHeader(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + section.entry() + ".ics\"");
+        return CalendarFile.of(List.of(section), posted.schedule(), clock.instant());
     }
 }

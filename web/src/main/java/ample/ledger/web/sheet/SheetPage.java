@@ -10,6 +10,9 @@ import org.jspecify.annotations.Nullable;
  *
  * @param back the address of Browse with the same brief, at this section's line
  * @param summary place and people in one line
+ * @param record the address of the student's record, which leads back here
+ * @param judged whether there is a record to judge by
+ * @param leftOut dates that plain weeks would have, with the reason why not
  * @param linkedData the section as JSON-LD, safe to stand inside the page
  */
 public record SheetPage(
@@ -26,6 +29,12 @@ public record SheetPage(
         boolean cancelled,
         List<MeetingRow> meetings,
         String inClass,
+        List<String> hours,
+        List<Binding> binding,
+        Weeks weeks,
+        List<Month> held,
+        List<String> leftOut,
+        String calendarFile,
         Strip.Ground ground,
         Strip strip,
         String span,
@@ -34,7 +43,9 @@ public record SheetPage(
         @Nullable String declared,
         String credits,
         String description,
-        List<String> needs,
+        List<Need> needs,
+        String record,
+        boolean judged,
         List<String> restrictions,
         String toward,
         List<String> notes,
@@ -51,6 +62,38 @@ public record SheetPage(
      * @param says what it means; for a part that the key does not explain, that it does not
      */
     public record CodePart(String text, String says, String tells, boolean explained) {}
+
+    /**
+     * What must come before, as the registrar says it.
+     *
+     * @param tree the same as a tree; null where it is one condition, or left to people
+     * @param verdict in words; empty where there is no record to judge by
+     * @param missing what would meet it; empty where nothing is missing
+     */
+    public record Need(String sentence, @Nullable Node tree, String verdict, boolean met, String missing) {}
+
+    /** One condition of a tree, with the parts that it is a choice of. */
+    public record Node(String words, String verdict, boolean met, List<Node> parts) {}
+
+    /**
+     * One of the dates that bind.
+     *
+     * @param number its mark on the line of weeks
+     * @param x where that is
+     */
+    public record Binding(int number, String date, String name, String meaning, boolean past, int x) {}
+
+    /**
+     * The line of weeks.
+     *
+     * @param ticks the Mondays as one outline
+     * @param off the weeks without classes as one outline; empty for none
+     * @param today where today is; −1 where it is not within
+     */
+    public record Weeks(String ticks, String off, String first, String last, int today) {}
+
+    /** The days of one month on which it is held. */
+    public record Month(String name, String days) {}
 
     /** One meeting in words. */
     public record MeetingRow(String when, String what) {}

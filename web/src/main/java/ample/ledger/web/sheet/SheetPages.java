@@ -5,15 +5,18 @@ import ample.ledger.core.code.CodeKey;
 import ample.ledger.core.exchange.LinkedData;
 import ample.ledger.core.reading.ClassHours;
 import ample.ledger.core.reading.SeatAccount;
+import ample.ledger.core.reading.Workload;
+import ample.ledger.core.requirement.Evaluation;
 import ample.ledger.core.schedule.Corequisite;
 import ample.ledger.core.schedule.Course;
+import ample.ledger.core.schedule.CourseCode;
 import ample.ledger.core.schedule.CourseRules;
 import ample.ledger.core.schedule.Delivery;
 import ample.ledger.core.schedule.Equivalent;
-import ample.ledger.core.schedule.PostedPrerequisite;
 import ample.ledger.core.schedule.Restriction;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
+import ample.ledger.web.guest.Kept;
 import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.sheet.SheetPage.CodePart;
 import ample.ledger.web.sheet.SheetPage.MeetingRow;
@@ -26,6 +29,7 @@ import ample.ledger.web.words.Words;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -39,8 +43,10 @@ final class SheetPages {
     private final Brief brief;
     private final Addresses addresses;
     private final Preferences preferences;
+    private final Kept kept;
 
-    private SheetPages(PostedTerm posted, Section section, Brief brief, Preferences preferences) {
+    private SheetPages(PostedTerm posted, Section section, Brief brief, Preferences preferences, Kept kept) {
+        this.kept = kept;
         this.posted = posted;
         this.preferences = preferences;
         this.schedule = posted.schedule();
@@ -50,13 +56,15 @@ final class SheetPages {
         this.addresses = new Addresses(schedule.term().code());
     }
 
-    static SheetPage page(PostedTerm posted, Section section, Brief brief, Preferences preferences) {
-        return new SheetPages(posted, section, brief, preferences).page();
+    static SheetPage page(PostedTerm posted, Section section, Brief brief, Preferences preferences, Kept kept) {
+        return new SheetPages(posted, section, brief, preferences, kept).page();
     }
 
     private SheetPage page() {
         Course course = section.course();
         Strip.Ground ground = Strip.ground(section.days(), brief, preferences.week());
+        DatesWords dates = new DatesWords(section, schedule.term().calendar(), today);
+        NeedsWords needs = new NeedsWords(schedule, evaluation());
         boolean isCompanion = section.companion().isPresent();
         List<Section> goesWith = isCompanion ? schedule.leadsOf(section) : schedule.companionsOf(section);
         return new SheetPage(
@@ -78,6 +86,12 @@ final class SheetPages {
                                         + Words.lowered(meeting.place().inWords())))
                         .toList(),
                 Words.inClass(ClassHours.of(section, schedule.term().calendar())),
+                HoursWords.of(Workload.of(section, schedule.term().calendar())),
+                dates.binding(schedule.lists().bindingRules()),
+                dates.weeks(),
+                dates.held(),
+                dates.leftOut(),
+                addresses.calendarFile(section.entry()),
                 ground,
                 Strip.of(section, ground),
                 section.span().name(),
@@ -86,9 +100,9 @@ final class SheetPages {
                 section.declared() == section.delivery() ? null : declared(section.declared()),
                 Words.credits(course.credits()),
                 course.description(),
-                course.rules().prerequisites().stream()
-                        .map(PostedPrerequisite::sentence)
-                        .toList(),
+                course.rules().prerequisites().stream().map(needs::need).toList(),
+                Addresses.with("/record", "back", addresses.sheet(section.entry(), brief)),
+                kept.record().said(),
                 conditions(course.rules()),
                 toward(course),
                 Stream.concat(section.notes().stream(), course.notes().stream()).toList(),
@@ -97,6 +111,17 @@ final class SheetPages {
                 related(goesWith),
                 related(siblings(goesWith)),
                 LinkedData.of(section, schedule, today));
+    }
+
+    private Optional<Evaluation> evaluation() {
+        if (!kept.record().said()) {
+            return Optional.empty();
+        }
+        List<CourseCode> planned = kept.week(schedule.term().code()).stream()
+                .flatMap(entry -> schedule.section(entry).stream())
+                .map(each -> each.course().code())
+                .toList();
+        return Optional.of(new Evaluation(kept.record().read(preferences.home()), planned, schedule));
     }
 
     /** What else is asked, in the registrar's sentences; one sentence may stand for several rules. */

@@ -35,6 +35,11 @@ public record Addresses(String term) {
         return "/" + term + "/section/" + entry + query(brief);
     }
 
+    /** The section's meetings as a calendar file. */
+    public String calendarFile(EntryNumber entry) {
+        return "/" + term + "/section/" + entry + "/calendar.ics";
+    }
+
     /** The sections that fit this brief, for programs: {@code csv} or {@code json}. */
     public String list(String form, Brief brief) {
         return "/lists/v" + SectionList.VERSION + "/" + term + "/sections." + form + query(brief);

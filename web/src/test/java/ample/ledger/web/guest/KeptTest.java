@@ -13,7 +13,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class KeptTest {
 
-    private static final Kept NOTHING = new Kept(Map.of(), List.of());
+    private static final Kept NOTHING = new Kept(Map.of(), List.of(), KeptRecord.NONE);
 
     @Test
     void aSectionIsKeptOnceInTheOrderOfAdding() {

@@ -1,0 +1,94 @@
+package ample.ledger.web.record;
+
+import ample.ledger.core.requirement.RecordLines;
+import ample.ledger.core.schedule.Programme;
+import ample.ledger.web.guest.Kept;
+import ample.ledger.web.guest.KeptRecord;
+import ample.ledger.web.term.Addresses;
+import ample.ledger.web.term.Local;
+import ample.ledger.web.term.Terms;
+import jakarta.servlet.http.HttpServletRequest;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+
+/** Shows what a student said of their record, and keeps it with the visit. */
+@Controller
+class RecordController {
+
+    private final Terms terms;
+
+    RecordController(Terms terms) {
+        this.terms = terms;
+    }
+
+    /** @param back where to go on afterwards; a page of this application */
+    @GetMapping("/record")
+    String record(@RequestParam(defaultValue = "/") String back, HttpServletRequest request, Model model) {
+        return page(Kept.of(request).record(), back, model);
+    }
+
+    /**
+     * Keeps what can be read. What cannot be read of the courses is said, and stays in its field.
+     *
+     * @param file a list of courses and grades as CSV, added to what was typed
+     */
+    @PostMapping("/record")
+    String keep(
+            @RequestParam(defaultValue = "") String courses,
+            @RequestParam(defaultValue = "") String credits,
+            @RequestParam(defaultValue = "") String level,
+            @RequestParam(defaultValue = "") String programme,
+            @RequestParam(defaultValue = "") String placements,
+            @RequestParam(defaultValue = "/") String back,
+            @RequestParam(required = false) @Nullable MultipartFile file,
+            HttpServletRequest request,
+            Model model)
+            throws IOException {
+        String listed = file == null ? "" : new String(file.getBytes(), StandardCharsets.UTF_8);
+        KeptRecord record = new KeptRecord(
+                listed.isBlank() ? courses : (courses.strip() + "\n" + listed).strip(),
+                credits,
+                level,
+                programme,
+                placements);
+        Kept.change(request, kept -> kept.with(record));
+        return faults(record).isEmpty() ? "redirect:" + Local.address(back) : page(record, back, model);
+    }
+
+    private String page(KeptRecord record, String back, Model model) {
+        model.addAttribute("record", record);
+        model.addAttribute("back", Local.address(back));
+        model.addAttribute("faults", faults(record));
+        model.addAttribute(
+                "preferencesAddress", Addresses.with("/preferences", "back", Addresses.with("/record", "back", back)));
+        model.addAttribute("programmes", programmes());
+        return "record/page";
+    }
+
+    private static List<String> faults(KeptRecord record) {
+        List<String> faults = new ArrayList<>(RecordLines.read(record.courses()).faults());
+        if (!record.credits().matches("[0-9]{0,3}")) {
+            faults.add("Credits earned are a whole number up to 999, not “%s”.".formatted(record.credits()));
+        }
+        if (!record.level().matches("[1-9]?")) {
+            faults.add("The year of study is a number from 1 to 9, not “%s”.".formatted(record.level()));
+        }
+        return faults;
+    }
+
+    private List<Programme> programmes() {
+        return terms.all().stream()
+                .flatMap(posted -> posted.schedule().lists().programmes().stream())
+                .distinct()
+                .toList();
+    }
+}

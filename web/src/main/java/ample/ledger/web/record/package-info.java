@@ -1,0 +1,5 @@
+/** My record: what a student has done, so that prerequisites can be judged; kept with the visit, for guests too. */
+@NullMarked
+package ample.ledger.web.record;
+
+import org.jspecify.annotations.NullMarked;

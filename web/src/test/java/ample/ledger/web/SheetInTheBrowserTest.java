@@ -1,0 +1,113 @@
+package ample.ledger.web;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ample.ledger.core.fixtures.Schedules;
+import ample.ledger.core.schedule.EntryNumber;
+import ample.ledger.web.InChromium.Tabs;
+import ample.ledger.web.RunningLedger.Ledger;
+import com.microsoft.playwright.APIResponse;
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** A student reads the sheets of sections of several kinds, and finds out whether they may take them. */
+@ExtendWith({RunningLedger.class, InChromium.class})
+class SheetInTheBrowserTest {
+
+    private static final String YEAR_LONG = "section/40220";
+
+    @Test
+    void recordSaysWhatIsMissingWithAndWithoutScripts(Tabs tabs, Ledger ledger) {
+        for (boolean scripts : List.of(true, false)) {
+            Page page = tabs.open(new Browser.NewContextOptions().setJavaScriptEnabled(scripts));
+            page.navigate(ledger.page(YEAR_LONG));
+            assertThat(page.locator(".tree > li")).containsText("both of");
+            assertThat(page.locator(".verdict")).hasCount(0);
+
+            page.getByText("Say what is on your record").click();
+            page.getByLabel("Courses, one a line").fill("GLAC 120 B+\nGlaciology");
+            page.getByText("Keep this").click();
+            assertThat(page.getByRole(AriaRole.ALERT)).containsText("Line 2, “Glaciology”, is no course");
+            assertThat(page.getByLabel("Courses, one a line")).hasValue("GLAC 120 B+\nGlaciology");
+
+            page.getByLabel("Courses, one a line").fill("GLAC 120 B+");
+            page.getByText("Keep this").click();
+            assertThat(page).hasURL(ledger.page(YEAR_LONG));
+            assertThat(page.locator(".tree .verdict").first()).hasText("not met");
+            assertThat(page.locator(".need .hint"))
+                    .containsText("Any of these would do: TIDE 110 How Tides Work; or NUMB 112");
+
+            page.getByText("Judged by what you said of your record").click();
+            page.getByLabel("Or a list of them as CSV")
+                    .setInputFiles(new FilePayload(
+                            "record.csv", "text/csv", "course,grade\nTIDE 110,\n".getBytes(StandardCharsets.UTF_8)));
+            page.getByText("Keep this").click();
+            assertThat(page).hasURL(ledger.page(YEAR_LONG));
+            assertThat(page.locator(".tree .verdict").first()).hasText("in progress");
+            page.context().close();
+        }
+    }
+
+    @Test
+    void yearLongCourseSaysItsDatesAndThoseThatBind(Tabs tabs, Ledger ledger) {
+        Page page = tabs.open();
+        page.navigate(ledger.page(YEAR_LONG));
+        page.getByText("Every date").click();
+
+        Locator months = page.locator(".every-date dl > div");
+        assertThat(months).hasCount(8);
+        assertThat(months.first()).containsText("Tue\u00a09, Thu\u00a011");
+        assertThat(page.locator(".every-date")).containsText("Not on Tue 28 Oct, Thu 30 Oct: Harvest Week.");
+        assertThat(page.locator(".binding li").first()).containsText("Fri 26 Sep Last day to add");
+        assertThat(page.locator(".weeks-mark"))
+                .hasCount(page.locator(".binding li").count());
+        assertThat(page.locator("#hours-title ~ p").first()).containsText("2.6 h a week");
+    }
+
+    @Test
+    void shorterSpanBindsEarlier(Tabs tabs, Ledger ledger) {
+        Page page = tabs.open();
+        page.navigate(ledger.page("section/" + firstOf("first-half")));
+        assertThat(page.locator(".binding")).containsText("Mon 22 Sep Last day to drop without a mark");
+        page.navigate(ledger.page("section/" + firstOf("full-term")));
+        assertThat(page.locator(".binding")).containsText("Wed 8 Oct Last day to drop without a mark");
+    }
+
+    @Test
+    void untimedCourseHasHoursAndNoDates(Tabs tabs, Ledger ledger) {
+        Page page = tabs.open();
+        page.navigate(ledger.page("section/40197"));
+        assertThat(page.locator(".every-date")).hasCount(0);
+        assertThat(page.locator("#hours-title ~ p").first()).containsText("2.5 h a week");
+    }
+
+    @Test
+    void calendarFileIsTakenAway(Tabs tabs, Ledger ledger) {
+        Page page = tabs.open();
+        page.navigate(ledger.page(YEAR_LONG));
+        String address = page.getByText("Into a calendar").getAttribute("href");
+        APIResponse file = page.request().get(ledger.root() + address);
+
+        assertThat(file.headers().get("content-type")).startsWith("text/calendar");
+        assertThat(file.headers().get("content-disposition")).contains("40220.ics");
+        assertThat(file.text()).startsWith("BEGIN:VCALENDAR\r\n").contains("RRULE:FREQ=WEEKLY", "EXDATE;TZID=");
+        assertThat(page.request().get(ledger.page("section/99999/calendar.ics")).status())
+                .isEqualTo(404);
+    }
+
+    private static EntryNumber firstOf(String span) {
+        return Schedules.kernelSchedule().sections().stream()
+                .filter(section -> section.span().code().equals(span))
+                .findFirst()
+                .orElseThrow()
+                .entry();
+    }
+}
