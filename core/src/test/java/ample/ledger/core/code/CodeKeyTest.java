@@ -67,6 +67,40 @@ class CodeKeyTest {
                         + " | e = evening | k = in the kiln house");
     }
 
+    /** Invented: letters before digits, the letters telling the part of the day. */
+    @Test
+    void readsLettersBeforeDigits() {
+        var key = new CodeKey(
+                List.of(
+                        entry(1, "time of day", Times.ONE, "EV", "in the evening"),
+                        entry(1, "time of day", Times.ONE, "M", "in the morning"),
+                        entry(2, "section", Times.ONE, "[0-9]{2}", "number {value}"),
+                        entry(3, "group", Times.OPTIONAL, "[a-f]", "group {value}")),
+                Map.of());
+
+        assertThat(read(key, "course", "EV03")).isEqualTo("EV = in the evening | 03 = number 03");
+        assertThat(read(key, "course", "M12c")).isEqualTo("M = in the morning | 12 = number 12 | c = group c");
+        assertThat(read(key, "course", "E03")).isEqualTo("E = ? | 03 = number 03");
+    }
+
+    /** Invented: flags that may stand or not, in any order. */
+    @Test
+    void readsOptionalFlagsInAnyOrder() {
+        var key = new CodeKey(
+                List.of(
+                        entry(1, "section", Times.ONE, "[0-9]+", "{ordinal} section"),
+                        entry(2, "flag", Times.ANY, "w", "on the water"),
+                        entry(2, "flag", Times.ANY, "n", "at night"),
+                        entry(2, "flag", Times.ANY, "q", "quiet")),
+                Map.of());
+
+        assertThat(read(key, "course", "4")).isEqualTo("4 = fourth section");
+        assertThat(read(key, "course", "4wq")).isEqualTo("4 = fourth section | w = on the water | q = quiet");
+        assertThat(read(key, "course", "4qnw"))
+                .isEqualTo("4 = fourth section | q = quiet | n = at night | w = on the water");
+        assertThat(read(key, "course", "4qzw")).isEqualTo("4 = fourth section | q = quiet | z = ? | w = on the water");
+    }
+
     @Property
     void thePartsPutTogetherAreTheCode(
             @ForAll @StringLength(max = 12) @CharRange(from = 'A', to = 'z') @CharRange(from = '0', to = '9')
