@@ -13,6 +13,8 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
+import com.microsoft.playwright.options.FormData;
+import com.microsoft.playwright.options.RequestOptions;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -87,6 +89,26 @@ class SheetInTheBrowserTest {
         page.navigate(ledger.page("section/40197"));
         assertThat(page.locator(".every-date")).hasCount(0);
         assertThat(page.locator("#hours-title ~ p").first()).containsText("2.5 h a week");
+    }
+
+    /** Labs on Wednesday and Friday afternoon beside a lecture that is kept, on Wednesday from 13:00 to 14:20. */
+    @Test
+    void companionSaysWhatStandsInItsWay(Tabs tabs, Ledger ledger) {
+        Page page = tabs.open();
+        page.navigate(ledger.page("section/40176"));
+        page.request()
+                .post(
+                        ledger.page("week/add"),
+                        RequestOptions.create().setForm(FormData.create().set("line", "40176")));
+        page.navigate(ledger.page(YEAR_LONG + "?days=only:tue,thu"));
+
+        Locator labs = page.locator("#set-title ~ table .in-the-way");
+        assertThat(labs).hasCount(2);
+        assertThat(labs.first())
+                .containsText("outside your brief; clashes with GLAC 120 F1 of your week by 80 minutes");
+        assertThat(labs.last()).hasText("outside your brief");
+        page.navigate(ledger.page(YEAR_LONG));
+        assertThat(labs).hasCount(1);
     }
 
     @Test

@@ -45,9 +45,7 @@ class SheetController {
             Model model) {
         Terms.PostedTerm posted = terms.get(term);
         BriefAddress.Reading reading = BriefReader.read(request, posted.index().vocabulary(), Set.of());
-        Section section = EntryNumber.parse(entry)
-                .flatMap(posted.schedule()::section)
-                .orElseThrow(() -> new UnknownSectionException(posted, entry, reading.brief()));
+        Section section = section(posted, entry, reading.brief());
         model.addAttribute(
                 "where",
                 terms.where(
@@ -64,10 +62,14 @@ class SheetController {
     @ResponseBody
     String calendarFile(@PathVariable String term, @PathVariable String entry, HttpServletResponse response) {
         Terms.PostedTerm posted = terms.get(term);
-        Section section = EntryNumber.parse(entry)
-                .flatMap(posted.schedule()::section)
-                .orElseThrow(() -> new UnknownSectionException(posted, entry, Brief.EVERYTHING));
+        Section section = section(posted, entry, Brief.EVERYTHING);
         response.setHeader(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + section.entry() + ".ics\"");
         return CalendarFile.of(List.of(section), posted.schedule(), clock.instant());
+    }
+
+    private static Section section(Terms.PostedTerm posted, String entry, Brief brief) {
+        return EntryNumber.parse(entry)
+                .flatMap(posted.schedule()::section)
+                .orElseThrow(() -> new UnknownSectionException(posted, entry, brief));
     }
 }

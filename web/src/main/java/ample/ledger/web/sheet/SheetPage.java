@@ -98,6 +98,11 @@ public record SheetPage(
     /** One meeting in words. */
     public record MeetingRow(String when, String what) {}
 
-    /** Another section, in a line. */
-    public record Related(String entry, String name, String address, String when, String where, SeatWords seats) {}
+    /**
+     * Another section, in a line.
+     *
+     * @param inTheWay what stands in the way of taking it; empty for nothing
+     */
+    public record Related(
+            String entry, String name, String address, String when, String where, String inTheWay, SeatWords seats) {}
 }

@@ -1,8 +1,10 @@
 package ample.ledger.web.sheet;
 
 import ample.ledger.core.browse.Brief;
+import ample.ledger.core.browse.Findings;
 import ample.ledger.core.code.CodeKey;
 import ample.ledger.core.exchange.LinkedData;
+import ample.ledger.core.plan.Clash;
 import ample.ledger.core.reading.ClassHours;
 import ample.ledger.core.reading.SeatAccount;
 import ample.ledger.core.reading.Workload;
@@ -44,9 +46,11 @@ final class SheetPages {
     private final Addresses addresses;
     private final Preferences preferences;
     private final Kept kept;
+    private final Findings findings;
 
     private SheetPages(PostedTerm posted, Section section, Brief brief, Preferences preferences, Kept kept) {
         this.kept = kept;
+        this.findings = posted.index().find(brief);
         this.posted = posted;
         this.preferences = preferences;
         this.schedule = posted.schedule();
@@ -117,10 +121,8 @@ final class SheetPages {
         if (!kept.record().said()) {
             return Optional.empty();
         }
-        List<CourseCode> planned = kept.week(schedule.term().code()).stream()
-                .flatMap(entry -> schedule.section(entry).stream())
-                .map(each -> each.course().code())
-                .toList();
+        List<CourseCode> planned =
+                week().stream().map(each -> each.course().code()).toList();
         return Optional.of(new Evaluation(kept.record().read(preferences.home()), planned, schedule));
     }
 
@@ -211,7 +213,31 @@ final class SheetPages {
                                 .map(meeting -> Words.when(meeting.timing(), preferences.clock()))
                                 .collect(Collectors.joining("; ")),
                         Words.where(other),
+                        inTheWay(other),
                         seats(other)))
+                .toList();
+    }
+
+    /** What stands in the way of taking it: the brief, and the sections of my week at whose time it meets. */
+    private String inTheWay(Section other) {
+        boolean outside = !brief.isEmpty() && !findings.fits(other.entry());
+        Stream<String> clashes = week().stream()
+                .filter(mine -> !mine.equals(other) && !mine.course().equals(other.course()))
+                .flatMap(mine ->
+                        Clash.among(List.of(mine, other), schedule.term().calendar()).stream())
+                .map(clash -> "clashes with %s of your week by %s, %s"
+                        .formatted(
+                                clash.one(),
+                                Words.count(clash.minutes(), "minute"),
+                                Words.count(clash.times(), "time")));
+        return Stream.concat(outside ? Stream.of("outside your brief") : Stream.of(), clashes)
+                .collect(Collectors.joining("; "));
+    }
+
+    /** The sections of this term that the student keeps. */
+    private List<Section> week() {
+        return kept.week(schedule.term().code()).stream()
+                .flatMap(entry -> schedule.section(entry).stream())
                 .toList();
     }
 
