@@ -73,9 +73,14 @@ function keepingStill(above, change) {
     change();
     return;
   }
-  const bottom = document.documentElement.scrollHeight;
+  // From where the reader was: a page that grows shorter has already moved a reader at its end.
+  const { scrollY } = window;
+  const { scrollHeight } = document.documentElement;
   change();
-  window.scrollBy(0, document.documentElement.scrollHeight - bottom);
+  window.scrollTo(
+    0,
+    scrollY + document.documentElement.scrollHeight - scrollHeight,
+  );
 }
 
 /** Puts a leaf into its gap. */
@@ -88,7 +93,9 @@ function fill(body, leaf, bodies) {
   if (leaf < to) {
     parts.push(gap(leaf + 1, to));
   }
-  const above = body.getBoundingClientRect().top + heightOf(from, leaf) <= 0;
+  // What lies below a leaf that ends in the upper half of the window is what is read.
+  const end = body.getBoundingClientRect().top + heightOf(from, leaf);
+  const above = end <= window.innerHeight / 2;
   keepingStill(above, () => body.replaceWith(...parts));
 }
 
@@ -140,8 +147,10 @@ function letGo() {
           beside.remove();
         }
       }
-      bodies[0].before(gap(from, to, height));
-      bodies.forEach((body) => body.remove());
+      keepingStill(bottom < 0, () => {
+        bodies[0].before(gap(from, to, height));
+        bodies.forEach((body) => body.remove());
+      });
     }
   }
 }
