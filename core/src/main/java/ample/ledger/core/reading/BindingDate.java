@@ -12,7 +12,6 @@ import java.util.Arrays;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Optional;
 import java.util.stream.Stream;
 
 /**
@@ -33,11 +32,6 @@ public record BindingDate(BindingRule rule, LocalDate date) {
                 .map(rule -> new BindingDate(rule, date(rule.reckoning(), span.dates())))
                 .sorted(Comparator.comparing(BindingDate::date))
                 .toList();
-    }
-
-    /** The earliest of {@code dates} for this purpose; empty where no rule sets one. */
-    public static Optional<BindingDate> first(BindingRule.Purpose purpose, List<BindingDate> dates) {
-        return dates.stream().filter(each -> each.rule().purpose() == purpose).findFirst();
     }
 
     private static Stream<BindingRule> rulesFor(Span span, BindingRule.Purpose purpose, Collection<BindingRule> rules) {

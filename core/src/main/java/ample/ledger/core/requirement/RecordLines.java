@@ -77,15 +77,6 @@ public final class RecordLines {
                 grade));
     }
 
-    /** The same courses as lines that {@link #read} reads. */
-    public static String written(List<Taken> courses) {
-        StringBuilder text = new StringBuilder();
-        courses.forEach(taken -> text.append(taken.course())
-                .append(taken.grade().map(grade -> " " + grade).orElse(""))
-                .append('\n'));
-        return text.toString();
-    }
-
     private static String shortened(String text) {
         return text.length() > 40 ? text.substring(0, 40) + "…" : text;
     }

@@ -12,8 +12,6 @@ import java.util.Set;
  * @param courses in no particular order; a course taken twice stands twice
  * @param creditsEarned in the institution's own unit; 0 or more
  * @param level year of study; 1 or more, empty where it is not said
- * @param programme code of the degree programme
- * @param homeCampus code of the campus the student belongs to
  * @param placements by the names that the institution gives them
  * @param permissions those given, by whose they are
  */
@@ -21,14 +19,12 @@ public record StudentRecord(
         List<Taken> courses,
         BigDecimal creditsEarned,
         Optional<Integer> level,
-        Optional<String> programme,
-        Optional<String> homeCampus,
         Set<String> placements,
         Set<String> permissions) {
 
     /** A record with nothing in it yet. */
-    public static final StudentRecord NEW = new StudentRecord(
-            List.of(), BigDecimal.ZERO, Optional.empty(), Optional.empty(), Optional.empty(), Set.of(), Set.of());
+    public static final StudentRecord NEW =
+            new StudentRecord(List.of(), BigDecimal.ZERO, Optional.empty(), Set.of(), Set.of());
 
     public StudentRecord {
         if (creditsEarned.signum() < 0) {

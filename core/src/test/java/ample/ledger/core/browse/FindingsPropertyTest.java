@@ -209,6 +209,11 @@ class FindingsPropertyTest {
             assertThat(each.index().find(Brief.of(condition)).fitting())
                     .isEqualTo(each.plain().fitting(List.of(condition)));
         }
+        Map<String, Integer> statuses = SetFacet.STATUS.values(KERNEL).stream()
+                .collect(Collectors.toMap(
+                        Facet.Value::code,
+                        value -> size(each, SetFacet.STATUS.having(Set.of(value.code()), Facet.Match.ANY))));
+        assertThat(each.findings().valueCounts().of(SetFacet.STATUS)).isEqualTo(statuses);
     }
 
     @Property(tries = 300, shrinking = ShrinkingMode.OFF)

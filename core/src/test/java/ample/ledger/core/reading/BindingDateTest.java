@@ -81,12 +81,14 @@ class BindingDateTest {
     void halfTermBindsInHalfTheTime() {
         var rules = Schedules.kernelSchedule().lists().bindingRules();
 
-        assertThat(BindingDate.first(Purpose.DROP, BindingDate.of(span("first-half", 47), rules)))
-                .map(BindingDate::date)
-                .contains(LocalDate.of(2031, 9, 22));
-        assertThat(BindingDate.first(Purpose.DROP, BindingDate.of(span("full-term", 103), rules)))
-                .map(BindingDate::date)
-                .contains(LocalDate.of(2031, 10, 8));
+        assertThat(BindingDate.of(span("first-half", 47), rules))
+                .filteredOn(each -> each.rule().purpose() == Purpose.DROP)
+                .extracting(BindingDate::date)
+                .containsExactly(LocalDate.of(2031, 9, 22));
+        assertThat(BindingDate.of(span("full-term", 103), rules))
+                .filteredOn(each -> each.rule().purpose() == Purpose.DROP)
+                .extracting(BindingDate::date)
+                .containsExactly(LocalDate.of(2031, 10, 8));
     }
 
     private static Span span(String code, int days) {

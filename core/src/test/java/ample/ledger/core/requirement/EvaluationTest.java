@@ -216,8 +216,6 @@ class EvaluationTest {
                         .toList(),
                 BigDecimal.valueOf(30),
                 Optional.of(2),
-                Optional.empty(),
-                Optional.empty(),
                 Set.of("Functions"),
                 Set.of());
     }

@@ -2,6 +2,8 @@ package ample.ledger.core.requirement;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -23,24 +25,24 @@ class RecordLinesTest {
         var reading = RecordLines.read(line);
 
         assertThat(reading.faults()).isEmpty();
-        assertThat(RecordLines.written(reading.courses())).isEqualTo(course + "\n");
+        assertThat(written(reading.courses())).isEqualTo(course + "\n");
     }
 
     @Test
     void whatIsNoCourseIsSaidWithItsLineAndTheRestIsKept() {
         var reading = RecordLines.read("course,grade\nGLAC 120 B+\n\nGlaciology\nTIDE 110 Z\nNUMB 112");
 
-        assertThat(RecordLines.written(reading.courses())).isEqualTo("GLAC 120 B+\nNUMB 112\n");
+        assertThat(written(reading.courses())).isEqualTo("GLAC 120 B+\nNUMB 112\n");
         assertThat(reading.faults())
                 .containsExactly(
                         "Line 4, “Glaciology”, is no course; it should read like “GLAC 120 B+”, or “GLAC 120” while it goes on.",
                         "Line 5: “Z” is no grade; a grade is a letter A to D or F, with + or − after it, or P.");
     }
 
-    @Test
-    void writtenAndReadAgainIsTheSame() {
-        var courses = RecordLines.read("GLAC 120 B+\nNUMB 112\nCART 210 P").courses();
-
-        assertThat(RecordLines.read(RecordLines.written(courses)).courses()).isEqualTo(courses);
+    private static String written(List<StudentRecord.Taken> courses) {
+        return courses.stream()
+                .map(taken ->
+                        taken.course() + taken.grade().map(grade -> " " + grade).orElse("") + "\n")
+                .collect(Collectors.joining());
     }
 }

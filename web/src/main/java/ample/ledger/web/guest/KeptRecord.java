@@ -14,16 +14,14 @@ import java.util.stream.Collectors;
  * @param courses one a line, as {@link RecordLines} reads them
  * @param credits earned; empty where nothing was said
  * @param level year of study; empty where nothing was said
- * @param programme the code of one; empty for none
  * @param placements one a line, by the names that the institution gives them
  */
-public record KeptRecord(String courses, String credits, String level, String programme, String placements)
-        implements Serializable {
+public record KeptRecord(String courses, String credits, String level, String placements) implements Serializable {
 
     private static final long serialVersionUID = 1L;
 
     /** Nothing was said. */
-    public static final KeptRecord NONE = new KeptRecord("", "", "", "", "");
+    public static final KeptRecord NONE = new KeptRecord("", "", "", "");
 
     /** More than this of one answer is cut off: a session is no place for a book. */
     private static final int LONGEST = 8_000;
@@ -32,7 +30,6 @@ public record KeptRecord(String courses, String credits, String level, String pr
         courses = cut(courses);
         credits = cut(credits);
         level = cut(level);
-        programme = cut(programme);
         placements = cut(placements);
     }
 
@@ -46,12 +43,8 @@ public record KeptRecord(String courses, String credits, String level, String pr
         return !equals(NONE);
     }
 
-    /**
-     * The record that it states; what cannot be read is passed over.
-     *
-     * @param home the code of the home campus; empty for none
-     */
-    public StudentRecord read(String home) {
+    /** The record that it states; what cannot be read is passed over. */
+    public StudentRecord read() {
         Set<String> names = placements
                 .lines()
                 .map(String::strip)
@@ -61,8 +54,6 @@ public record KeptRecord(String courses, String credits, String level, String pr
                 RecordLines.read(courses).courses(),
                 number(credits).map(BigDecimal::valueOf).orElse(BigDecimal.ZERO),
                 number(level).filter(year -> year >= 1),
-                Optional.of(programme).filter(code -> !code.isEmpty()),
-                Optional.of(home).filter(code -> !code.isEmpty()),
                 names,
                 Set.of());
     }

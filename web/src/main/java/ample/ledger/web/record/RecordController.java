@@ -1,12 +1,9 @@
 package ample.ledger.web.record;
 
 import ample.ledger.core.requirement.RecordLines;
-import ample.ledger.core.schedule.Programme;
 import ample.ledger.web.guest.Kept;
 import ample.ledger.web.guest.KeptRecord;
-import ample.ledger.web.term.Addresses;
 import ample.ledger.web.term.Local;
-import ample.ledger.web.term.Terms;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -24,12 +21,6 @@ import org.springframework.web.multipart.MultipartFile;
 @Controller
 class RecordController {
 
-    private final Terms terms;
-
-    RecordController(Terms terms) {
-        this.terms = terms;
-    }
-
     /** @param back where to go on afterwards; a page of this application */
     @GetMapping("/record")
     String record(@RequestParam(defaultValue = "/") String back, HttpServletRequest request, Model model) {
@@ -46,7 +37,6 @@ class RecordController {
             @RequestParam(defaultValue = "") String courses,
             @RequestParam(defaultValue = "") String credits,
             @RequestParam(defaultValue = "") String level,
-            @RequestParam(defaultValue = "") String programme,
             @RequestParam(defaultValue = "") String placements,
             @RequestParam(defaultValue = "/") String back,
             @RequestParam(required = false) @Nullable MultipartFile file,
@@ -55,11 +45,7 @@ class RecordController {
             throws IOException {
         String listed = file == null ? "" : new String(file.getBytes(), StandardCharsets.UTF_8);
         KeptRecord record = new KeptRecord(
-                listed.isBlank() ? courses : (courses.strip() + "\n" + listed).strip(),
-                credits,
-                level,
-                programme,
-                placements);
+                listed.isBlank() ? courses : (courses.strip() + "\n" + listed).strip(), credits, level, placements);
         Kept.change(request, kept -> kept.with(record));
         return faults(record).isEmpty() ? "redirect:" + Local.address(back) : page(record, back, model);
     }
@@ -68,9 +54,6 @@ class RecordController {
         model.addAttribute("record", record);
         model.addAttribute("back", Local.address(back));
         model.addAttribute("faults", faults(record));
-        model.addAttribute(
-                "preferencesAddress", Addresses.with("/preferences", "back", Addresses.with("/record", "back", back)));
-        model.addAttribute("programmes", programmes());
         return "record/page";
     }
 
@@ -83,12 +66,5 @@ class RecordController {
             faults.add("The year of study is a number from 1 to 9, not “%s”.".formatted(record.level()));
         }
         return faults;
-    }
-
-    private List<Programme> programmes() {
-        return terms.all().stream()
-                .flatMap(posted -> posted.schedule().lists().programmes().stream())
-                .distinct()
-                .toList();
     }
 }

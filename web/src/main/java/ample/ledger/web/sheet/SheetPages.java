@@ -123,7 +123,7 @@ final class SheetPages {
         }
         List<CourseCode> planned =
                 week().stream().map(each -> each.course().code()).toList();
-        return Optional.of(new Evaluation(kept.record().read(preferences.home()), planned, schedule));
+        return Optional.of(new Evaluation(kept.record().read(), planned, schedule));
     }
 
     /** What else is asked, in the registrar's sentences; one sentence may stand for several rules. */
