@@ -36,7 +36,7 @@ final class FacetIndex {
      * By the position of a candidate the place of its value; for more values than one, or none, what {@code ~} makes the place
      * in {@link #lists} where they are counted and then listed. Of sets only the pure candidates have theirs.
      */
-    private final int[] valueAt;
+    private final NarrowColumn valueAt;
 
     private final int[] lists;
 
@@ -82,11 +82,11 @@ final class FacetIndex {
         this.pure = ofSets ? layout.where(position -> isPure(having, position)) : layout.all();
         this.valueOfSection =
                 ofSets ? bySection.stream().mapToInt(places -> places[0]).toArray() : new int[0];
-        this.valueAt = new int[layout.words() * Long.SIZE];
+        this.valueAt = new NarrowColumn(layout.words() * Long.SIZE);
         List<int[]> listed = new ArrayList<>(List.of(new int[0]));
         Map<List<Integer>, Integer> startOf = new HashMap<>(Map.of(List.of(), 0));
         int next = 1;
-        for (int position = 0; position < valueAt.length; position++) {
+        for (int position = 0; position < valueAt.positions(); position++) {
             int[] places = pure.contains(position) ? bySection.get(layout.sectionAt(position)) : new int[0];
             List<Integer> key = Arrays.stream(places).boxed().toList();
             if (places.length != 1 && !startOf.containsKey(key)) {
@@ -94,7 +94,7 @@ final class FacetIndex {
                 listed.add(places);
                 next += 1 + places.length;
             }
-            valueAt[position] = places.length == 1 ? places[0] : ~startOf.get(key);
+            valueAt.put(position, places.length == 1 ? places[0] : ~startOf.get(key));
         }
         this.lists = listed.stream()
                 .flatMapToInt(places -> IntStream.concat(IntStream.of(places.length), Arrays.stream(places)))
@@ -117,7 +117,7 @@ final class FacetIndex {
     }
 
     private FacetIndex(
-            FacetIndex before, CandidateSet[] dense, int[] valueOfSection, int[] valueAt, CandidateSet pure) {
+            FacetIndex before, CandidateSet[] dense, int[] valueOfSection, NarrowColumn valueAt, CandidateSet pure) {
         this.layout = before.layout;
         this.codes = before.codes;
         this.places = before.places;
@@ -139,7 +139,7 @@ final class FacetIndex {
      */
     FacetIndex with(int[] changed, IntFunction<String> codeOf) {
         int[] now = valueOfSection.clone();
-        int[] at = valueAt.clone();
+        NarrowColumn at = valueAt.copy();
         for (int section : changed) {
             now[section] = places.get(codeOf.apply(section));
         }
@@ -160,7 +160,7 @@ final class FacetIndex {
                     having[place][position >> 6] |= bit;
                 }
                 alike[position >> 6] = places.length == 1 ? alike[position >> 6] | bit : alike[position >> 6] & ~bit;
-                at[position] = places.length == 1 ? places[0] : ~0;
+                at.put(position, places.length == 1 ? places[0] : ~0);
             });
         }
         CandidateSet[] sets = new CandidateSet[having.length];
@@ -211,7 +211,7 @@ final class FacetIndex {
             countSetBySet(base.and(pure), counts);
         } else if (few) {
             for (int position : sections.positions()) {
-                int value = valueAt[position];
+                int value = valueAt.at(position);
                 if (value >= 0) {
                     counts[value]++;
                 } else {
@@ -245,7 +245,7 @@ final class FacetIndex {
             boolean plain = layout.isPlain(word);
             for (long left = bits[word]; left != 0; left &= left - 1) {
                 int position = (word << 6) + Long.numberOfTrailingZeros(left);
-                int value = valueAt[position];
+                int value = valueAt.at(position);
                 if (plain) {
                     counts[value]++;
                 } else if (last[value] != layout.sectionAt(position)) {
