@@ -40,6 +40,7 @@ public final class Bench {
                         Collectors.toList()));
         bySize.forEach((size, some) -> print(size, some, BASES.get(family)));
         if (family.equals("find")) {
+            FindGrowth.measure();
             IndexSize.measure();
         }
     }

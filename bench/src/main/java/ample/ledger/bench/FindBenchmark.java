@@ -16,6 +16,8 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Random;
 import java.util.concurrent.TimeUnit;
+import java.util.function.Consumer;
+import java.util.stream.Stream;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;
@@ -55,8 +57,7 @@ public class FindBenchmark {
 
         @Setup
         public void prepare() {
-            DemoBundles demo = new DemoBundles(Path.of("demo/kernel"), 2031);
-            index = new TermIndex(ScheduleBundle.of(demo.autumn(sections)).schedule(), TODAY);
+            index = index(sections);
             mix = BriefMix.of(index);
         }
 
@@ -146,31 +147,60 @@ public class FindBenchmark {
 
         @Setup
         public void prepare(Ours ours) {
-            int values = 7
-                    + Facet.all().stream()
-                            .filter(facet -> facet != SectionFacet.INSTRUCTOR)
-                            .mapToInt(
-                                    facet -> facet.values(ours.index.schedule()).size())
-                            .sum();
-            Random dice = new Random(1);
-            bitmaps = new long[values][];
-            for (int i = 0; i < values; i++) {
-                bitmaps[i] = dice.longs((ours.sections + 63) / 64).toArray();
+            bitmaps = bitmaps(ours.index);
+        }
+    }
+
+    static TermIndex index(int sections) {
+        DemoBundles demo = new DemoBundles(Path.of("demo/kernel"), 2031);
+        return new TermIndex(ScheduleBundle.of(demo.autumn(sections)).schedule(), TODAY);
+    }
+
+    static long[][] bitmaps(TermIndex index) {
+        int values = 7
+                + Facet.all().stream()
+                        .filter(facet -> facet != SectionFacet.INSTRUCTOR)
+                        .mapToInt(facet -> facet.values(index.schedule()).size())
+                        .sum();
+        int words = (index.schedule().sections().size() + Long.SIZE - 1) / Long.SIZE;
+        Random dice = new Random(1);
+        return Stream.generate(() -> dice.longs(words).toArray()).limit(values).toArray(long[][]::new);
+    }
+
+    /** What the ledger does for the mix; each part is passed on. */
+    static void answer(TermIndex index, List<Brief> mix, Consumer<Object> out) {
+        for (Brief brief : mix) {
+            Findings findings = index.find(brief);
+            out.accept(findings.account());
+            out.accept(findings.valueCounts());
+            out.accept(findings.density());
+            out.accept(findings.first(Order.MEETING, Answer.LINES));
+        }
+    }
+
+    /** One pass of {@code and} and population count over a bitmap for each value counted and each condition. */
+    static long passes(long[][] bitmaps, List<Brief> mix) {
+        long sum = 0;
+        for (Brief brief : mix) {
+            List<Condition> conditions = brief.conditions();
+            for (int i = 0; i < bitmaps.length + conditions.size(); i++) {
+                long[] one = bitmaps[i % bitmaps.length];
+                long[] other = bitmaps[(i * 7 + 3) % bitmaps.length];
+                int both = 0;
+                for (int word = 0; word < one.length; word++) {
+                    both += Long.bitCount(one[word] & other[word]);
+                }
+                sum += both;
             }
         }
+        return sum;
     }
 
     @Benchmark
     @Warmup(iterations = 250)
     @Measurement(iterations = 60)
     public void ledger(Ours ours, Blackhole out) {
-        for (Brief brief : ours.mix) {
-            Findings findings = ours.index.find(brief);
-            out.consume(findings.account());
-            out.consume(findings.valueCounts());
-            out.consume(findings.density());
-            out.consume(findings.first(Order.MEETING, Answer.LINES));
-        }
+        answer(ours.index, ours.mix, out::consume);
     }
 
     /** Matches and value counts only, which is what Lucene is asked. */
@@ -185,26 +215,11 @@ public class FindBenchmark {
         }
     }
 
-    /** One pass of {@code and} and population count over a bitmap for each value counted and each condition. */
     @Benchmark
     @Warmup(iterations = 250)
     @Measurement(iterations = 60)
     public long floorOfBitmaps(Ours ours, Bitmaps floor) {
-        long[][] bitmaps = floor.bitmaps;
-        long sum = 0;
-        for (Brief brief : ours.mix) {
-            List<Condition> conditions = brief.conditions();
-            for (int i = 0; i < bitmaps.length + conditions.size(); i++) {
-                long[] one = bitmaps[i % bitmaps.length];
-                long[] other = bitmaps[(i * 7 + 3) % bitmaps.length];
-                int both = 0;
-                for (int word = 0; word < one.length; word++) {
-                    both += Long.bitCount(one[word] & other[word]);
-                }
-                sum += both;
-            }
-        }
-        return sum;
+        return passes(floor.bitmaps, ours.mix);
     }
 
     @Benchmark
