@@ -34,11 +34,11 @@ final class FacetIndex {
 
     /**
      * By the position of a candidate the place of its value; for more values than one, or none, what {@code ~} makes the place
-     * in {@link #lists} where they are counted and then listed. Of sets only the pure candidates have theirs.
+     * in {@link #lists} of the list of them. Of sets only the pure candidates have theirs.
      */
     private final NarrowColumn valueAt;
 
-    private final int[] lists;
+    private final int[][] lists;
 
     /** Of sets the value of each section; otherwise nothing. */
     private final int[] valueOfSection;
@@ -84,21 +84,16 @@ final class FacetIndex {
                 ofSets ? bySection.stream().mapToInt(places -> places[0]).toArray() : new int[0];
         this.valueAt = new NarrowColumn(layout.words() * Long.SIZE);
         List<int[]> listed = new ArrayList<>(List.of(new int[0]));
-        Map<List<Integer>, Integer> startOf = new HashMap<>(Map.of(List.of(), 0));
-        int next = 1;
+        Map<List<Integer>, Integer> numberOf = new HashMap<>(Map.of(List.of(), 0));
         for (int position = 0; position < valueAt.positions(); position++) {
             int[] places = pure.contains(position) ? bySection.get(layout.sectionAt(position)) : new int[0];
             List<Integer> key = Arrays.stream(places).boxed().toList();
-            if (places.length != 1 && !startOf.containsKey(key)) {
-                startOf.put(key, next);
+            if (places.length != 1 && numberOf.putIfAbsent(key, listed.size()) == null) {
                 listed.add(places);
-                next += 1 + places.length;
             }
-            valueAt.put(position, places.length == 1 ? places[0] : ~startOf.get(key));
+            valueAt.put(position, places.length == 1 ? places[0] : ~numberOf.get(key));
         }
-        this.lists = listed.stream()
-                .flatMapToInt(places -> IntStream.concat(IntStream.of(places.length), Arrays.stream(places)))
-                .toArray();
+        this.lists = listed.toArray(int[][]::new);
     }
 
     private IntStream sectionsAt(int position) {
@@ -215,8 +210,8 @@ final class FacetIndex {
                 if (value >= 0) {
                     counts[value]++;
                 } else {
-                    for (int i = ~value + lists[~value]; i > ~value; i--) {
-                        counts[lists[i]]++;
+                    for (int each : lists[~value]) {
+                        counts[each]++;
                     }
                 }
             }
