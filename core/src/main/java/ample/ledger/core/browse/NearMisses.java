@@ -1,27 +1,31 @@
 package ample.ledger.core.browse;
 
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
+import java.util.PriorityQueue;
 
 /** Finds the sections that fail one condition only, the nearest first. */
 final class NearMisses {
-
-    /** Nearest first, then in the order of the brief, then of the schedule. */
-    private static final Comparator<Found> ORDER = Comparator.comparingInt(
-                    (Found found) -> found.shortfall().weight())
-            .thenComparing(found -> found.condition().topic())
-            .thenComparingInt(Found::section);
 
     private final Findings findings;
     private final Moment moment;
     private final Wording wording;
 
+    /** Nearest first, then in the order of the brief, then of the schedule. */
+    private record Rank(int weight, Condition.Topic topic, int section) implements Comparable<Rank> {
+
+        private static final Comparator<Rank> ORDER =
+                Comparator.comparingInt(Rank::weight).thenComparing(Rank::topic).thenComparingInt(Rank::section);
+
+        @Override
+        public int compareTo(Rank other) {
+            return ORDER.compare(this, other);
+        }
+    }
+
     /** A section and how it falls short, in the set in which it does so least. */
-    private record Found(int section, Condition condition, Shortfall shortfall) {}
+    private record Found(Rank rank, Condition condition, Shortfall shortfall) {}
 
     private NearMisses(Findings findings, Wording wording) {
         this.wording = wording;
@@ -29,32 +33,47 @@ final class NearMisses {
         this.moment = findings.moment();
     }
 
-    /** Cost: one measuring for each candidate that fails one condition only; sentences only for what is returned. */
+    /**
+     * Cost: one look at each section that fails one condition only. It is measured only where it can still be one of the
+     * nearest: many conditions know no nearer and farther, and of those the first few in the schedule do. Sentences only
+     * for what is returned.
+     */
     static List<NearMiss> of(Findings findings, int most, Wording wording) {
         NearMisses misses = new NearMisses(findings, wording);
-        return findings.brief().conditions().stream()
-                .flatMap(condition -> misses.failingOnly(condition).stream())
-                .sorted(ORDER)
-                .limit(most)
+        PriorityQueue<Found> nearest =
+                new PriorityQueue<>(Comparator.comparing(Found::rank).reversed());
+        findings.brief().conditions().forEach(condition -> misses.addFailingOnly(condition, nearest, most));
+        return nearest.stream()
+                .sorted(Comparator.comparing(Found::rank))
                 .map(misses::nearMiss)
                 .toList();
     }
 
-    private List<Found> failingOnly(Condition condition) {
-        Map<Integer, Found> nearest = new TreeMap<>();
+    private void addFailingOnly(Condition condition, PriorityQueue<Found> nearest, int most) {
         Candidates layout = moment.index().layout();
-        findings.besides(condition.topic()).forEach(position -> {
-            int section = layout.sectionAt(position);
-            if (!findings.candidates().containsSection(section)) {
-                Shortfall shortfall = measure(condition, section, position);
-                nearest.merge(
-                        section,
-                        new Found(section, condition, shortfall),
-                        (one, other) ->
-                                other.shortfall().weight() < one.shortfall().weight() ? other : one);
+        CandidateSet besides = findings.besides(condition.topic());
+        int least = Shortfalls.leastWeight(condition);
+        for (int section : besides.sections().toArray()) {
+            Rank best = new Rank(least, condition.topic(), section);
+            if (isNearer(best, nearest, most) && !findings.candidates().containsSection(section)) {
+                Shortfall shortfall = layout.ofSection(section)
+                        .filter(besides::contains)
+                        .mapToObj(position -> measure(condition, section, position))
+                        .min(Comparator.comparingInt(Shortfall::weight))
+                        .orElseThrow();
+                Rank rank = new Rank(shortfall.weight(), condition.topic(), section);
+                if (isNearer(rank, nearest, most)) {
+                    nearest.add(new Found(rank, condition, shortfall));
+                }
+                if (nearest.size() > most) {
+                    nearest.remove();
+                }
             }
-        });
-        return new ArrayList<>(nearest.values());
+        }
+    }
+
+    private static boolean isNearer(Rank rank, PriorityQueue<Found> nearest, int most) {
+        return nearest.size() < most || rank.compareTo(nearest.element().rank()) < 0;
     }
 
     private Shortfall measure(Condition condition, int section, int position) {
@@ -70,7 +89,7 @@ final class NearMisses {
         Shortfall shortfall = found.shortfall();
         Optional<Condition> relaxed = shortfall.relaxed().get();
         return new NearMiss(
-                moment.index().section(found.section()),
+                moment.index().section(found.rank().section()),
                 found.condition(),
                 shortfall.distance(),
                 shortfall.unit(),

@@ -56,6 +56,25 @@ final class Shortfalls {
         this.set = moment.index().sections(members);
     }
 
+    /** The weight that every shortfall of this condition has at least; 1 where nothing better is known. */
+    static int leastWeight(Condition condition) {
+        Unit unit = Unit.MINUTE;
+        if (condition instanceof Not) {
+            unit = Unit.VALUE;
+        } else if (condition instanceof CourseCondition.Having having) {
+            unit = unit(having.facet());
+        } else if (condition instanceof SectionCondition.Having || condition instanceof SetCondition.Having) {
+            unit = Unit.VALUE;
+        } else if (condition instanceof SetCondition.OnDays) {
+            unit = Unit.DAY_OF_THE_WEEK;
+        } else if (condition instanceof SectionCondition.Entries
+                || condition instanceof CourseCondition.Numbers
+                || condition instanceof CourseCondition.Words) {
+            unit = Unit.OTHER_COURSE;
+        }
+        return NearMiss.weight(1, unit);
+    }
+
     Shortfall of(Condition condition) {
         if (condition instanceof Not not) {
             return turned(not.of());

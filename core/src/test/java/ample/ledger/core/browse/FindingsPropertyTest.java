@@ -235,6 +235,8 @@ class FindingsPropertyTest {
         List<NearMiss> misses = each.findings().nearMisses(Integer.MAX_VALUE, Wording.of(each.schedule()));
 
         assertThat(misses).isSortedAccordingTo(Comparator.comparingInt(NearMiss::weight));
+        assertThat(each.findings().nearMisses(3, Wording.of(each.schedule())))
+                .isEqualTo(misses.subList(0, Math.min(3, misses.size())));
         assertThat(misses)
                 .hasSize(each.findings().account().lines().stream()
                         .mapToInt(RunningAccount.Line::onlyThis)
