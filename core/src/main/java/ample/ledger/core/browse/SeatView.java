@@ -81,7 +81,7 @@ final class SeatView {
                 .toArray(SeatAccount[]::new);
         FacetIndex statuses = new FacetIndex(
                 layout,
-                Arrays.stream(Status.values()).map(Status::code).toList(),
+                Status.OF_SEATS.stream().map(Status::code).toList(),
                 section -> List.of(SetFacet.STATUS.codeOf(sections.get(section), accounts[section])),
                 true);
         return new SeatView(

@@ -79,7 +79,7 @@ public enum SetFacet implements Facet {
             "statuses",
             "now",
             (section, seats) -> Status.of(section, seats).code(),
-            schedule -> Arrays.stream(Status.values())
+            schedule -> Status.OF_SEATS.stream()
                     .map(status -> new Value(status.code(), status.label()))
                     .toList());
 

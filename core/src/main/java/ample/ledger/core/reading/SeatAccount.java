@@ -2,6 +2,7 @@ package ample.ledger.core.reading;
 
 import ample.ledger.core.schedule.SeatPool;
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.List;
 
 /**
@@ -31,6 +32,17 @@ public record SeatAccount(
                 pool.count().promised(),
                 pool.count().waiting(),
                 pool.waitlistCapacity());
+    }
+
+    /** The same for a person for whom {@code theirs} are held. */
+    public SeatAccount without(Collection<SeatPool.Held> theirs) {
+        return new SeatAccount(
+                capacity,
+                enrolled,
+                held.stream().filter(each -> !theirs.contains(each)).toList(),
+                promised,
+                waiting,
+                waitlistCapacity);
     }
 
     /** Seats held for groups, in all. */

@@ -1,8 +1,11 @@
 package ample.ledger.core.requirement;
 
 import ample.ledger.core.schedule.CourseCode;
+import ample.ledger.core.schedule.StudentGroup;
+import ample.ledger.core.schedule.StudentGroup.About;
 import java.math.BigDecimal;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -14,17 +17,20 @@ import java.util.Set;
  * @param level year of study; 1 or more, empty where it is not said
  * @param placements by the names that the institution gives them
  * @param permissions those given, by whose they are
+ * @param groups the codes of the programmes, campuses and cohorts that the student belongs to; of what is not in it nothing
+ *     is said
  */
 public record StudentRecord(
         List<Taken> courses,
         BigDecimal creditsEarned,
         Optional<Integer> level,
         Set<String> placements,
-        Set<String> permissions) {
+        Set<String> permissions,
+        Map<About, Set<String>> groups) {
 
     /** A record with nothing in it yet. */
     public static final StudentRecord NEW =
-            new StudentRecord(List.of(), BigDecimal.ZERO, Optional.empty(), Set.of(), Set.of());
+            new StudentRecord(List.of(), BigDecimal.ZERO, Optional.empty(), Set.of(), Set.of(), Map.of());
 
     public StudentRecord {
         if (creditsEarned.signum() < 0) {
@@ -33,6 +39,15 @@ public record StudentRecord(
         courses = List.copyOf(courses);
         placements = Set.copyOf(placements);
         permissions = Set.copyOf(permissions);
+        groups = Map.copyOf(groups);
+    }
+
+    /** Whether the student is one of {@code group}; empty where the record does not say. */
+    public Optional<Boolean> belongsTo(StudentGroup group) {
+        Set<String> codes = group.about() == About.LEVEL
+                ? level.map(year -> Set.of(String.valueOf(year))).orElse(Set.of())
+                : groups.getOrDefault(group.about(), Set.of());
+        return codes.isEmpty() ? Optional.empty() : Optional.of(codes.stream().anyMatch(group.anyOf()::contains));
     }
 
     /**

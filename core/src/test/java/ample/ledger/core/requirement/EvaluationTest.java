@@ -19,6 +19,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
@@ -217,7 +218,8 @@ class EvaluationTest {
                 BigDecimal.valueOf(30),
                 Optional.of(2),
                 Set.of("Functions"),
-                Set.of());
+                Set.of(),
+                Map.of());
     }
 
     private static Taken taken(String text) {
