@@ -59,6 +59,32 @@ class SheetInTheBrowserTest {
     }
 
     @Test
+    void statusIsThatOfTheStudentWhoLooks(Tabs tabs, Ledger ledger) {
+        Page page = tabs.open();
+        page.navigate(ledger.page(YEAR_LONG));
+        assertThat(page.locator("#seats-title ~ .say")).hasText("Open. 3 seats are yours to take.");
+        assertThat(page.locator("#seats-title ~ .hint").first()).containsText("Wed 18 Jun, 8:00 for 1 to 29 credits");
+        assertThat(page.getByText("From Sat 2 Aug the 5 seats held")).isVisible();
+
+        page.getByText("Say what is on your record").click();
+        page.getByLabel("Credits earned").fill("24");
+        page.getByLabel("Year of study").fill("1");
+        page.getByLabel("Programme").selectOption("Glaciology");
+        page.getByText("Keep this").click();
+        assertThat(page.locator("#seats-title ~ .say"))
+                .hasText("Not yet open: registration opens Wed 18 Jun, 8:00 for 1 to 29 credits.");
+        assertThat(page.locator("#seats-title ~ .account tfoot td")).hasText("8");
+        assertThat(page.getByText("5 seats are held for Glaciology majors, so for you."))
+                .isVisible();
+
+        page.getByText("Judged by what you said of your record").click();
+        page.getByLabel("Credits earned").fill("40");
+        page.getByText("Keep this").click();
+        assertThat(page.locator("#seats-title ~ .say")).hasText("Open, but not to you: Second-year standing.");
+        assertThat(page.getByText("Second-year standing. you may not")).isVisible();
+    }
+
+    @Test
     void yearLongCourseSaysItsDatesAndThoseThatBind(Tabs tabs, Ledger ledger) {
         Page page = tabs.open();
         page.navigate(ledger.page(YEAR_LONG));

@@ -2,11 +2,15 @@ package ample.ledger.web.guest;
 
 import ample.ledger.core.requirement.RecordLines;
 import ample.ledger.core.requirement.StudentRecord;
+import ample.ledger.core.schedule.StudentGroup.About;
 import java.io.Serializable;
 import java.math.BigDecimal;
+import java.util.EnumMap;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a student said of their record, as they typed it.
@@ -15,26 +19,35 @@ import java.util.stream.Collectors;
  * @param credits earned; empty where nothing was said
  * @param level year of study; empty where nothing was said
  * @param placements one a line, by the names that the institution gives them
+ * @param programme its code; empty where nothing was said
  */
-public record KeptRecord(String courses, String credits, String level, String placements) implements Serializable {
+public record KeptRecord(String courses, String credits, String level, String placements, String programme)
+        implements Serializable {
 
     private static final long serialVersionUID = 1L;
 
     /** Nothing was said. */
-    public static final KeptRecord NONE = new KeptRecord("", "", "", "");
+    public static final KeptRecord NONE = new KeptRecord("", "", "", "", "");
 
     /** More than this of one answer is cut off: a session is no place for a book. */
     private static final int LONGEST = 8_000;
 
-    public KeptRecord {
-        courses = cut(courses);
-        credits = cut(credits);
-        level = cut(level);
-        placements = cut(placements);
+    /** Null stands in a session that is older than the question. */
+    public KeptRecord(
+            @Nullable String courses,
+            @Nullable String credits,
+            @Nullable String level,
+            @Nullable String placements,
+            @Nullable String programme) {
+        this.courses = cut(courses);
+        this.credits = cut(credits);
+        this.level = cut(level);
+        this.placements = cut(placements);
+        this.programme = cut(programme);
     }
 
-    private static String cut(String text) {
-        String stripped = text.strip();
+    private static String cut(@Nullable String text) {
+        String stripped = text == null ? "" : text.strip();
         return stripped.length() > LONGEST ? stripped.substring(0, LONGEST) : stripped;
     }
 
@@ -43,8 +56,19 @@ public record KeptRecord(String courses, String credits, String level, String pl
         return !equals(NONE);
     }
 
-    /** The record that it states; what cannot be read is passed over. */
-    public StudentRecord read() {
+    /**
+     * The record that it states; what cannot be read is passed over.
+     *
+     * @param home the code of the home campus; empty for none
+     */
+    public StudentRecord read(String home) {
+        Map<About, Set<String>> groups = new EnumMap<>(About.class);
+        if (!programme.isEmpty()) {
+            groups.put(About.PROGRAMME, Set.of(programme));
+        }
+        if (!home.isEmpty()) {
+            groups.put(About.CAMPUS, Set.of(home));
+        }
         Set<String> names = placements
                 .lines()
                 .map(String::strip)
@@ -55,7 +79,8 @@ public record KeptRecord(String courses, String credits, String level, String pl
                 number(credits).map(BigDecimal::valueOf).orElse(BigDecimal.ZERO),
                 number(level).filter(year -> year >= 1),
                 names,
-                Set.of());
+                Set.of(),
+                groups);
     }
 
     private static Optional<Integer> number(String text) {

@@ -1,13 +1,17 @@
 package ample.ledger.web.record;
 
 import ample.ledger.core.requirement.RecordLines;
+import ample.ledger.core.schedule.Programme;
 import ample.ledger.web.guest.Kept;
 import ample.ledger.web.guest.KeptRecord;
+import ample.ledger.web.term.Addresses;
 import ample.ledger.web.term.Local;
+import ample.ledger.web.term.Terms;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
@@ -20,6 +24,12 @@ import org.springframework.web.multipart.MultipartFile;
 /** Shows what a student said of their record, and keeps it with the visit. */
 @Controller
 class RecordController {
+
+    private final Terms terms;
+
+    RecordController(Terms terms) {
+        this.terms = terms;
+    }
 
     /** @param back where to go on afterwards; a page of this application */
     @GetMapping("/record")
@@ -38,6 +48,7 @@ class RecordController {
             @RequestParam(defaultValue = "") String credits,
             @RequestParam(defaultValue = "") String level,
             @RequestParam(defaultValue = "") String placements,
+            @RequestParam(defaultValue = "") String programme,
             @RequestParam(defaultValue = "/") String back,
             @RequestParam(required = false) @Nullable MultipartFile file,
             HttpServletRequest request,
@@ -45,7 +56,11 @@ class RecordController {
             throws IOException {
         String listed = file == null ? "" : new String(file.getBytes(), StandardCharsets.UTF_8);
         KeptRecord record = new KeptRecord(
-                listed.isBlank() ? courses : (courses.strip() + "\n" + listed).strip(), credits, level, placements);
+                listed.isBlank() ? courses : (courses.strip() + "\n" + listed).strip(),
+                credits,
+                level,
+                placements,
+                programme);
         Kept.change(request, kept -> kept.with(record));
         return faults(record).isEmpty() ? "redirect:" + Local.address(back) : page(record, back, model);
     }
@@ -54,7 +69,19 @@ class RecordController {
         model.addAttribute("record", record);
         model.addAttribute("back", Local.address(back));
         model.addAttribute("faults", faults(record));
+        model.addAttribute("programmes", programmes());
+        model.addAttribute(
+                "preferencesAddress", Addresses.with("/preferences", "back", Addresses.with("/record", "back", back)));
         return "record/page";
+    }
+
+    /** Those of all terms posted, each once, by name. */
+    private List<Programme> programmes() {
+        return terms.all().stream()
+                .flatMap(posted -> posted.schedule().lists().programmes().stream())
+                .distinct()
+                .sorted(Comparator.comparing(Programme::name))
+                .toList();
     }
 
     private static List<String> faults(KeptRecord record) {

@@ -53,7 +53,15 @@ class SheetController {
                         reading.brief(),
                         new Addresses(term).sheet(section.entry(), reading.brief()),
                         Kept.of(request).week(term).size()));
-        model.addAttribute("page", SheetPages.page(posted, section, reading.brief(), preferences, Kept.of(request)));
+        model.addAttribute(
+                "page",
+                SheetPages.page(
+                        posted,
+                        section,
+                        reading.brief(),
+                        preferences,
+                        Kept.of(request),
+                        terms.now(terms.place(term)).toLocalDateTime()));
         return "sheet/page";
     }
 

@@ -13,6 +13,8 @@ import org.jspecify.annotations.Nullable;
  * @param record the address of the student's record, which leads back here
  * @param judged whether there is a record to judge by
  * @param leftOut dates that plain weeks would have, with the reason why not
+ * @param status with its reason, for who looks at it
+ * @param besides what else there is to say of it
  * @param linkedData the section as JSON-LD, safe to stand inside the page
  */
 public record SheetPage(
@@ -25,6 +27,8 @@ public record SheetPage(
         String summary,
         List<CodePart> code,
         SeatWords seats,
+        String status,
+        List<String> besides,
         String others,
         boolean cancelled,
         List<MeetingRow> meetings,
@@ -46,7 +50,7 @@ public record SheetPage(
         List<Need> needs,
         String record,
         boolean judged,
-        List<String> restrictions,
+        List<Asked> asked,
         String toward,
         List<String> notes,
         List<Related> twins,
@@ -71,6 +75,13 @@ public record SheetPage(
      * @param missing what would meet it; empty where nothing is missing
      */
     public record Need(String sentence, @Nullable Node tree, String verdict, boolean met, String missing) {}
+
+    /**
+     * What is asked beside prerequisites.
+     *
+     * @param verdict in words; empty where there is none
+     */
+    public record Asked(String sentence, String verdict, boolean met) {}
 
     /** One condition of a tree, with the parts that it is a choice of. */
     public record Node(String words, String verdict, boolean met, List<Node> parts) {}

@@ -7,15 +7,13 @@ import ample.ledger.core.exchange.LinkedData;
 import ample.ledger.core.plan.Clash;
 import ample.ledger.core.reading.ClassHours;
 import ample.ledger.core.reading.SeatAccount;
+import ample.ledger.core.reading.StatusReading;
 import ample.ledger.core.reading.Workload;
 import ample.ledger.core.requirement.Evaluation;
-import ample.ledger.core.schedule.Corequisite;
+import ample.ledger.core.requirement.StudentRecord;
 import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.CourseCode;
-import ample.ledger.core.schedule.CourseRules;
 import ample.ledger.core.schedule.Delivery;
-import ample.ledger.core.schedule.Equivalent;
-import ample.ledger.core.schedule.Restriction;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
 import ample.ledger.web.guest.Kept;
@@ -29,6 +27,7 @@ import ample.ledger.web.words.SeatWords;
 import ample.ledger.web.words.Strip;
 import ample.ledger.web.words.Words;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -47,9 +46,14 @@ final class SheetPages {
     private final Preferences preferences;
     private final Kept kept;
     private final Findings findings;
+    private final LocalDateTime now;
+    private final Optional<StudentRecord> student;
 
-    private SheetPages(PostedTerm posted, Section section, Brief brief, Preferences preferences, Kept kept) {
+    private SheetPages(
+            PostedTerm posted, Section section, Brief brief, Preferences preferences, Kept kept, LocalDateTime now) {
         this.kept = kept;
+        this.now = now;
+        this.student = kept.record().said() ? Optional.of(kept.record().read(preferences.home())) : Optional.empty();
         this.findings = posted.index().find(brief);
         this.posted = posted;
         this.preferences = preferences;
@@ -60,15 +64,21 @@ final class SheetPages {
         this.addresses = new Addresses(schedule.term().code());
     }
 
-    static SheetPage page(PostedTerm posted, Section section, Brief brief, Preferences preferences, Kept kept) {
-        return new SheetPages(posted, section, brief, preferences, kept).page();
+    /** @param now on the institution's wall clock */
+    static SheetPage page(
+            PostedTerm posted, Section section, Brief brief, Preferences preferences, Kept kept, LocalDateTime now) {
+        return new SheetPages(posted, section, brief, preferences, kept, now).page();
     }
 
     private SheetPage page() {
         Course course = section.course();
         Strip.Ground ground = Strip.ground(section.days(), brief, preferences.week());
         DatesWords dates = new DatesWords(section, schedule.term().calendar(), today);
-        NeedsWords needs = new NeedsWords(schedule, evaluation());
+        Optional<Evaluation> evaluation = evaluation();
+        NeedsWords needs = new NeedsWords(schedule, evaluation);
+        StatusReading reading = StatusReading.of(section, account(section), now, schedule, student);
+        SeatWords seats = SeatWords.of(section, reading.seats(), schedule.twinsOf(section));
+        StatusWords status = new StatusWords(reading, seats);
         boolean isCompanion = section.companion().isPresent();
         List<Section> goesWith = isCompanion ? schedule.leadsOf(section) : schedule.companionsOf(section);
         return new SheetPage(
@@ -80,7 +90,9 @@ final class SheetPages {
                 brief.isEmpty() ? "Back to all sections" : "Back to your brief",
                 Words.where(section) + " · " + Words.who(section),
                 code(),
-                seats(section),
+                seats,
+                status.sentence(),
+                status.besides(),
                 others(),
                 section.cancelled(),
                 Stream.concat(section.meetings().stream(), section.exams().stream())
@@ -107,7 +119,7 @@ final class SheetPages {
                 course.rules().prerequisites().stream().map(needs::need).toList(),
                 Addresses.with("/record", "back", addresses.sheet(section.entry(), brief)),
                 kept.record().said(),
-                conditions(course.rules()),
+                new RuleWords(section, student, evaluation, today).asked(),
                 toward(course),
                 Stream.concat(section.notes().stream(), course.notes().stream()).toList(),
                 related(schedule.twinsOf(section)),
@@ -118,24 +130,9 @@ final class SheetPages {
     }
 
     private Optional<Evaluation> evaluation() {
-        if (!kept.record().said()) {
-            return Optional.empty();
-        }
         List<CourseCode> planned =
                 week().stream().map(each -> each.course().code()).toList();
-        return Optional.of(new Evaluation(kept.record().read(), planned, schedule));
-    }
-
-    /** What else is asked, in the registrar's sentences; one sentence may stand for several rules. */
-    private List<String> conditions(CourseRules rules) {
-        return Stream.of(
-                        rules.corequisites().stream().map(Corequisite::sentence),
-                        rules.equivalents().stream().map(Equivalent::sentence),
-                        Stream.concat(rules.restrictions().stream(), section.restrictions().stream())
-                                .map(Restriction::sentence))
-                .flatMap(sentences -> sentences)
-                .distinct()
-                .toList();
+        return student.map(record -> new Evaluation(record, planned, schedule));
     }
 
     private List<CodePart> code() {

@@ -89,6 +89,7 @@ public record SeatWords(
                 seats.overEnrolled() > 0 ? Words.number(seats.overEnrolled()) + " over-enrolled" : waiting;
             case OPEN_BUT_NOT_TO_YOU -> Words.number(seats.heldSeats()) + " held";
             case CANCELLED -> "";
+            case NOT_YET_OPEN, CLOSED_TO_LATE_ENTRY, BY_PERMISSION -> throw notOfSeats(status);
         };
     }
 
@@ -139,7 +140,12 @@ public record SeatWords(
             case FULL ->
                 seats.waitlistCapacity() == 0 ? "Full. It keeps no waitlist." : "Full, and so is its waitlist.";
             case CANCELLED -> "Cancelled. It will not be held.";
+            case NOT_YET_OPEN, CLOSED_TO_LATE_ENTRY, BY_PERMISSION -> throw notOfSeats(status);
         };
+    }
+
+    private static IllegalArgumentException notOfSeats(Status status) {
+        return new IllegalArgumentException("Seats alone do not tell “" + status.label() + "”");
     }
 
     private static List<Line> account(SeatAccount seats, Status status, List<Section> twins) {

@@ -15,6 +15,7 @@ import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.time.ZonedDateTime;
 import java.time.format.DateTimeFormatter;
+import java.time.temporal.TemporalAccessor;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
@@ -86,7 +87,7 @@ public final class Words {
     }
 
     /** "Tue 17 Jun, 9:41". */
-    public static String moment(ZonedDateTime moment) {
+    public static String moment(TemporalAccessor moment) {
         return MOMENT.format(moment);
     }
 
