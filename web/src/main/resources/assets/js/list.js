@@ -3,7 +3,10 @@
 
 /** How far from the window leaves are fetched, in pixels, and how far they are let go again. */
 const NEAR = 600;
-const FAR = 6000;
+const FAR = 4000;
+
+/** With more courses than this in the page, leaves far away are let go while others still arrive. */
+const CROWD = 120;
 
 /** What is known of the list that is shown: how many lines each leaf has, and how high a line is. */
 let sizes = [];
@@ -122,37 +125,53 @@ async function fetchLeaf(body, leaf) {
   }
 }
 
-/** Lets go of leaves that the reader has left far behind. */
-function letGo() {
-  const here = new Set(
-    [...table().querySelectorAll("tbody[data-leaf]")].map(
-      (body) => body.dataset.leaf,
-    ),
-  );
-  for (const leaf of here) {
-    const bodies = bodiesOf(leaf);
-    const top = bodies[0].getBoundingClientRect().top;
-    const bottom = bodies.at(-1).getBoundingClientRect().bottom;
-    const far = bottom < -FAR || top > window.innerHeight + FAR;
-    if (far && !bodies.some((body) => body.contains(document.activeElement))) {
-      let [from, to, height] = [Number(leaf), Number(leaf), bottom - top];
-      for (const beside of [
-        bodies[0].previousElementSibling,
-        bodies.at(-1).nextElementSibling,
-      ]) {
-        if (beside?.matches(".gap")) {
-          from = Math.min(from, Number(beside.dataset.from));
-          to = Math.max(to, Number(beside.dataset.to));
-          height += beside.offsetHeight;
-          beside.remove();
-        }
-      }
-      keepingStill(bottom < 0, () => {
-        bodies[0].before(gap(from, to, height));
-        bodies.forEach((body) => body.remove());
-      });
+/** What the table is made of, in order: leaves, which may be let go of where they are far away, and gaps. */
+function stretches() {
+  const found = [];
+  for (const body of table().tBodies) {
+    const { top, bottom } = body.getBoundingClientRect();
+    const { leaf, from = leaf, to = leaf } = body.dataset;
+    const last = found.at(-1);
+    if (leaf !== undefined && last?.leaf === leaf) {
+      last.bodies.push(body);
+      last.bottom = bottom;
+    } else {
+      found.push({ leaf, from, to, top, bottom, bodies: [body] });
     }
   }
+  return found;
+}
+
+function isFar({ top, bottom, bodies }) {
+  return (
+    (bottom < -FAR || top > window.innerHeight + FAR) &&
+    !bodies.some((body) => body.contains(document.activeElement))
+  );
+}
+
+/** Makes one gap of a leaf, or several beside each other, and the gaps beside them. */
+function close(run) {
+  const [first, last] = [run[0], run.at(-1)];
+  const bodies = run.flatMap((stretch) => stretch.bodies);
+  keepingStill(last.bottom < 0, () => {
+    bodies[0].before(gap(first.from, last.to, last.bottom - first.top));
+    bodies.forEach((body) => body.remove());
+  });
+}
+
+/** Lets go of leaves that the reader has left far behind. All is measured before anything is changed. */
+function letGo() {
+  const runs = [[]];
+  for (const stretch of stretches()) {
+    if (stretch.leaf === undefined || isFar(stretch)) {
+      runs.at(-1).push(stretch);
+    } else {
+      runs.push([]);
+    }
+  }
+  runs
+    .filter((run) => run.some((stretch) => stretch.leaf !== undefined))
+    .forEach(close);
 }
 
 /** Fetches, one after the other, what is near the window. */
@@ -170,6 +189,9 @@ async function fetchWhatIsNear() {
         if (leaf !== undefined) {
           await fetchLeaf(body, leaf);
           asked = true;
+          if (table()?.tBodies.length > CROWD) {
+            letGo();
+          }
           break;
         }
       }

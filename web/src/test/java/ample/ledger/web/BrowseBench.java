@@ -73,24 +73,25 @@ public final class BrowseBench {
             """;
 
     private static final String SCROLL = """
-            () => new Promise((done) => {
+            ([step, windows]) => new Promise((done) => {
+              const most = Math.round(windows * window.innerHeight / step);
               let steps = 0;
               let last = performance.now();
               const gaps = [];
-              const step = () => {
+              const next = () => {
                 const now = performance.now();
                 gaps.push(now - last);
                 last = now;
-                if (steps++ === 150) {
+                if (steps++ === most) {
                   gaps.sort((one, other) => one - other);
-                  done(`frames of ${Math.round(gaps[75])} ms in the median, ${Math.round(gaps[142])} ms at the 95th percentile; `
+                  done(`frames of ${Math.round(gaps[Math.round(most / 2)])} ms in the median, ${Math.round(gaps[Math.round(most * 0.95)])} ms at the 95th percentile; `
                     + document.querySelectorAll(".line, .gap").length);
                   return;
                 }
-                window.scrollBy(0, 700);
-                requestAnimationFrame(step);
+                window.scrollBy(0, step);
+                requestAnimationFrame(next);
               };
-              step();
+              next();
             })
             """;
 
@@ -145,14 +146,17 @@ public final class BrowseBench {
                 "tasks of 50 ms or more in the browser, in ms: " + page.evaluate("longTasks.join(', ') || 'none'"));
     }
 
-    /** Goes through the whole list in steps of a window's height, as fast as a wheel does. */
+    /** Goes through the list at the speed of a finger's flick, and a window's height at once. */
     private static void scrolling(Page page, String browse) {
-        page.navigate(browse);
-        page.waitForTimeout(1_000);
-        page.evaluate("window.longTasks = []");
-        Object frames = page.evaluate(SCROLL);
-        System.out.println("scrolling 150 windows down the list: " + frames + " lines and gaps in the page at the end;"
-                + " tasks of 50 ms or more, in ms: " + page.evaluate("longTasks.join(', ') || 'none'"));
+        for (int step : List.of(100, 700)) {
+            page.navigate(browse);
+            page.waitForTimeout(1_000);
+            page.evaluate("window.longTasks = []");
+            Object frames = page.evaluate(SCROLL, List.of(step, 80));
+            System.out.println("scrolling 80 windows down the list, " + step + " pixels a frame: " + frames
+                    + " lines and gaps in the page at the end; tasks of 50 ms or more, in ms: "
+                    + page.evaluate("longTasks.join(', ') || 'none'"));
+        }
     }
 
     private static void firstView(Browser browser, String address) {

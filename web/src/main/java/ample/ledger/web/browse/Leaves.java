@@ -17,12 +17,14 @@ import java.util.Map;
  */
 final class Leaves {
 
-    /** A leaf is full when it has so many lines: what a window shows at once, and a little more. */
+    /** A leaf is full when it has so many lines. The first is what a window shows at once, for a reader waits for it. */
+    private static final int FIRST_LINES = 8;
+
     private static final int LINES = 12;
 
     private final List<Leaf> leaves = new ArrayList<>();
 
-    private final int lines;
+    private final boolean whole;
     private int courses;
 
     /**
@@ -33,14 +35,14 @@ final class Leaves {
      */
     record Leaf(PostedTerm posted, List<Section> sections, int heads) {}
 
-    private Leaves(int lines) {
-        this.lines = lines;
+    private Leaves(boolean whole) {
+        this.whole = whole;
     }
 
     /** Cost: linear in what fits, beside sorting it. */
     static Leaves of(List<PostedTerm> terms, List<Findings> findings, BrowseView view) {
         Order order = view.order();
-        Leaves leaves = new Leaves(view.whole() ? Integer.MAX_VALUE / 2 : LINES);
+        Leaves leaves = new Leaves(view.whole());
         for (int term = 0; term < terms.size(); term++) {
             List<Section> fitting = findings.get(term).fitting();
             leaves.courses += heads(fitting, 0, fitting.size());
@@ -54,7 +56,8 @@ final class Leaves {
     private void add(PostedTerm posted, List<Section> sections, boolean byCourse) {
         int from = 0;
         while (from < sections.size()) {
-            int to = Math.min(from + lines, sections.size());
+            int full = leaves.isEmpty() ? FIRST_LINES : LINES;
+            int to = whole ? sections.size() : Math.min(from + full, sections.size());
             while (byCourse && to < sections.size() && sameCourse(sections.get(to - 1), sections.get(to))) {
                 to++;
             }

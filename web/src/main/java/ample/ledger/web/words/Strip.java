@@ -67,12 +67,10 @@ public record Strip(List<Bar> bars) {
                             .collect(Collectors.joining()));
         }
 
-        /** Under all days; the style sheet makes dashes of it that are as long as a day. */
-        public String line() {
-            return "M0 14.5H" + width();
-        }
-
-        /** Through the marks of noon, of which the style sheet makes dashes in the same way. */
+        /**
+         * Through the marks of noon, of which the style sheet makes dashes as long as a day; on what is shaded. Elsewhere the
+         * style sheet draws them, and the line under the days, behind every strip.
+         */
         public String noons() {
             return "M" + days.get(0).noon() + " 12.5H" + width();
         }
