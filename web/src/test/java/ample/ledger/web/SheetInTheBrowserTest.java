@@ -19,6 +19,8 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** A student reads the sheets of sections of several kinds, and finds out whether they may take them. */
 @ExtendWith({RunningLedger.class, InChromium.class})
@@ -82,6 +84,43 @@ class SheetInTheBrowserTest {
         page.getByText("Keep this").click();
         assertThat(page.locator("#seats-title ~ .say")).hasText("Open, but not to you: Second-year standing.");
         assertThat(page.getByText("Second-year standing. you may not")).isVisible();
+    }
+
+    /** Full with and without a waitlist, over-enrolled, all that is free held for others, cancelled. */
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+                    40108 | Full. 8 places of the waitlist are free; 7 people are waiting.
+                    40190 | Full. It keeps no waitlist.
+                    40148 | Full. It keeps no waitlist.
+                    40539 | Open, but not to you: what is free is held for Boat Building diploma students.
+                    40406 | Cancelled. It will not be held.
+                    """)
+    void statusHasItsReason(String entry, String status, Tabs tabs, Ledger ledger) {
+        Page page = tabs.open(new Browser.NewContextOptions().setJavaScriptEnabled(false));
+        page.navigate(ledger.page("section/" + entry));
+
+        assertThat(page.locator("#seats-title ~ .say")).hasText(status);
+        assertThat(page.locator("#seats-title ~ .account tfoot td")).hasText("0");
+        if (entry.equals("40539")) {
+            assertThat(page.getByText("From Sat 6 Sep the 3 seats held for Boat Building"))
+                    .isVisible();
+        }
+    }
+
+    @Test
+    void codeIsTakenApartInTheListToo(Tabs tabs, Ledger ledger) {
+        Page page = tabs.open();
+        page.navigate(ledger.page("browse?subject=glac"));
+        Locator line = page.locator("#e40220");
+        String explained = "getComputedStyle(document.querySelector('#e40220 .c-section'), '::after').content";
+
+        assertThat(line.locator(".c-section")).hasText("F3e");
+        assertThat(page.evaluate(explained)).isEqualTo("none");
+        page.keyboard().press("Tab");
+        line.locator(".c-entry a").focus();
+        assertThat((String) page.evaluate(explained)).contains("F Upper Fell campus, 3 third section here");
+        line.getByText("Look").click();
+        assertThat(page.locator("#look-40220")).containsText("GLAC Glaciology, 2 second year");
     }
 
     @Test

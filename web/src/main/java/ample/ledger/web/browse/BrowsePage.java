@@ -111,11 +111,16 @@ public record BrowsePage(
      */
     public record Block(@Nullable String term, @Nullable CourseHead course, List<Line> lines, List<Miss> misses) {}
 
-    /** The head of a course. */
+    /**
+     * The head of a course.
+     *
+     * @param codeMeans its code as the institution's key explains it
+     */
     public record CourseHead(
             String anchor,
             @Nullable String subjectAnchor,
             String code,
+            String codeMeans,
             String title,
             String credits,
             String toward,
@@ -125,6 +130,7 @@ public record BrowsePage(
     /**
      * One section.
      *
+     * @param sectionMeans its code as the institution's key explains it
      * @param course its course in a few words, where lines are not in order of their courses
      * @param away that it is not at the student's home campus; empty where it is
      * @param changed what is different from the edition before; empty for nothing
@@ -137,6 +143,7 @@ public record BrowsePage(
             String id,
             String entry,
             String section,
+            String sectionMeans,
             String sheet,
             String course,
             String kind,

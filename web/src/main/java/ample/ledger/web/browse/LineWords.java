@@ -1,7 +1,6 @@
 package ample.ledger.web.browse;
 
 import ample.ledger.core.browse.CourseFindings;
-import ample.ledger.core.edition.SectionChange;
 import ample.ledger.core.reading.ClassHours;
 import ample.ledger.core.schedule.Companion;
 import ample.ledger.core.schedule.Course;
@@ -16,14 +15,15 @@ import ample.ledger.web.browse.BrowsePage.Line;
 import ample.ledger.web.guest.Kept;
 import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Addresses;
+import ample.ledger.web.term.ChangeWords;
 import ample.ledger.web.term.Terms.PostedTerm;
+import ample.ledger.web.words.CodeWords;
 import ample.ledger.web.words.SeatWords;
 import ample.ledger.web.words.Strip;
 import ample.ledger.web.words.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -38,6 +38,7 @@ final class LineWords {
     private final boolean season;
     private final boolean first;
     private final Set<EntryNumber> week;
+    private final ChangeWords changes;
 
     /**
      * @param season whether other terms stand in the same list, so that calendars must be told apart
@@ -54,6 +55,7 @@ final class LineWords {
         this.first = first;
         this.week = Set.copyOf(kept.week(posted.edition().term()));
         this.posted = posted;
+        this.changes = new ChangeWords(posted, preferences.clock());
         this.schedule = posted.schedule();
         this.preferences = preferences;
         this.addresses = addresses;
@@ -81,6 +83,7 @@ final class LineWords {
                 "course-" + course.code().subject() + "-" + course.code().number(),
                 firstOfSubject ? "subject-" + course.code().subject() : null,
                 course.written(),
+                CodeWords.of(schedule.codeKey(), "course", course.written()),
                 course.title(),
                 Words.credits(course.credits()),
                 schedule.requirements().stream()
@@ -119,6 +122,7 @@ final class LineWords {
                 "e" + section.entry(),
                 section.entry().toString(),
                 section.code(),
+                CodeWords.of(schedule.codeKey(), "section", section.code()),
                 sheet(section),
                 course,
                 kind,
@@ -133,7 +137,7 @@ final class LineWords {
                 Words.who(section),
                 seats(section),
                 runs(section),
-                changed(section),
+                changes.of(section.entry()),
                 addresses.seen(
                                 open
                                         ? addresses.view().onPage(1)
@@ -160,39 +164,12 @@ final class LineWords {
         return matters ? "not your campus" : "";
     }
 
-    private String changed(Section section) {
-        int edition = posted.edition().number();
-        return posted.changesOf(section.entry()).stream()
-                .map(change -> said(change, edition))
-                .collect(Collectors.joining("; "));
-    }
-
-    private String said(SectionChange change, int edition) {
-        return switch (change.what()) {
-            case ADDED -> "new in edition " + edition;
-            case CANCELLED -> "cancelled in edition " + edition;
-            case HELD_AFTER_ALL -> "held after all";
-            case RENAMED -> before(change, before -> before.course().title() + " " + before.code());
-            case MOVED ->
-                before(
-                        change,
-                        before -> before.timings().isEmpty()
-                                ? "at no announced time"
-                                : before.timings().stream()
-                                        .map(timing -> Words.when(timing, preferences.clock()))
-                                        .collect(Collectors.joining("; ")));
-            case SPAN -> before(change, before -> before.span().name());
-            case PLACE -> before(change, Words::where);
-            case PEOPLE -> before(change, Words::who);
-        };
-    }
-
-    private static String before(SectionChange change, Function<Section, String> of) {
-        return "was " + change.before().map(of).orElse("otherwise");
-    }
-
     private Essentials essentials(Section section) {
         List<Fact> facts = new ArrayList<>();
+        facts.add(new Fact(
+                "Code",
+                CodeWords.of(schedule.codeKey(), "course", section.course().written()) + "; "
+                        + CodeWords.of(schedule.codeKey(), "section", section.code())));
         facts.add(new Fact(
                 "Dates",
                 section.span().name() + ", " + Words.dates(section.span().dates())));

@@ -12,6 +12,7 @@ import org.jspecify.annotations.Nullable;
  * @param summary place and people in one line
  * @param record the address of the student's record, which leads back here
  * @param judged whether there is a record to judge by
+ * @param changed from the edition before; empty for nothing
  * @param leftOut dates that plain weeks would have, with the reason why not
  * @param status with its reason, for who looks at it
  * @param besides what else there is to say of it
@@ -32,6 +33,8 @@ public record SheetPage(
         String others,
         boolean cancelled,
         List<MeetingRow> meetings,
+        String changed,
+        int edition,
         String inClass,
         List<String> hours,
         List<Binding> binding,

@@ -22,6 +22,7 @@ import ample.ledger.web.sheet.SheetPage.CodePart;
 import ample.ledger.web.sheet.SheetPage.MeetingRow;
 import ample.ledger.web.sheet.SheetPage.Related;
 import ample.ledger.web.term.Addresses;
+import ample.ledger.web.term.ChangeWords;
 import ample.ledger.web.term.Terms.PostedTerm;
 import ample.ledger.web.words.SeatWords;
 import ample.ledger.web.words.Strip;
@@ -101,6 +102,8 @@ final class SheetPages {
                                 meeting.kind().label() + ", "
                                         + Words.lowered(meeting.place().inWords())))
                         .toList(),
+                new ChangeWords(posted, preferences.clock()).of(section.entry()),
+                posted.edition().number(),
                 Words.inClass(ClassHours.of(section, schedule.term().calendar())),
                 HoursWords.of(Workload.of(section, schedule.term().calendar())),
                 dates.binding(schedule.lists().bindingRules()),
