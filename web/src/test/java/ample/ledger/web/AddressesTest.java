@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ample.ledger.web.RunningLedger.Ledger;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.net.CookieManager;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -39,6 +40,42 @@ class AddressesTest {
 
         assertThat(response.statusCode()).isEqualTo(302);
         assertThat(response.headers().firstValue("Location")).contains(ledger.root() + short_);
+    }
+
+    /** Whatever is on a page comes from memory; only a visit, once it keeps something, is looked up: never a query for each section. */
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "browse",
+                "browse?whole=yes",
+                "browse?subject=glac&seats=1",
+                "browse/leaf?page=2",
+                "section/40220",
+                "section/40220/calendar.ics",
+                "line-up?line=40220,40176,40101"
+            })
+    void pagesCauseNoStatementsBesideThoseOfTheVisit(String page, Ledger ledger) throws Exception {
+        HttpClient visitor =
+                HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
+        ledger.statements().getAsInt();
+        assertThat(visitor.send(to(ledger.page(page)).build(), HttpResponse.BodyHandlers.ofString())
+                        .statusCode())
+                .isEqualTo(200);
+        assertThat(ledger.statements().getAsInt()).isZero();
+
+        visitor.send(
+                to(ledger.page("week/add"))
+                        .header("Content-Type", "application/x-www-form-urlencoded")
+                        .POST(HttpRequest.BodyPublishers.ofString("line=40176"))
+                        .build(),
+                HttpResponse.BodyHandlers.discarding());
+        ledger.statements().getAsInt();
+        visitor.send(to(ledger.page(page)).build(), HttpResponse.BodyHandlers.discarding());
+        assertThat(ledger.statements().getAsInt()).isBetween(1, 3);
+    }
+
+    private static HttpRequest.Builder to(String address) {
+        return HttpRequest.newBuilder(URI.create(address));
     }
 
     @ParameterizedTest

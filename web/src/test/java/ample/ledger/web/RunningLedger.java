@@ -10,6 +10,7 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.util.function.IntSupplier;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.junit.jupiter.api.extension.ParameterContext;
@@ -27,9 +28,10 @@ public final class RunningLedger implements BeforeAllCallback, ParameterResolver
      * Where it answers.
      *
      * @param seats takes the registrar's words, as from another instance
+     * @param statements how many SQL statements requests have caused since it was last asked
      * @param editions posts to its database as another instance would, without telling this one
      */
-    public record Ledger(URI root, Editions editions, SeatWords seats) {
+    public record Ledger(URI root, Editions editions, SeatWords seats, IntSupplier statements) {
 
         /** The address of a page of the demo's term: {@code page("browse?at=tidewall")}. */
         public String page(String rest) {
@@ -88,8 +90,10 @@ public final class RunningLedger implements BeforeAllCallback, ParameterResolver
 
     private static Started start() {
         TestDatabase database = TestDatabase.create();
-        var context = SpringApplication.run(
-                LedgerApplication.class,
+        StatementCount statements = new StatementCount();
+        SpringApplication application = new SpringApplication(LedgerApplication.class);
+        application.addInitializers(before -> before.getBeanFactory().addBeanPostProcessor(statements));
+        var context = application.run(
                 "--server.port=0",
                 "--spring.datasource.url=" + database.url(),
                 "--spring.datasource.password=" + database.appPassword(),
@@ -106,6 +110,7 @@ public final class RunningLedger implements BeforeAllCallback, ParameterResolver
                 new Ledger(
                         URI.create("http://127.0.0.1:" + port),
                         context.getBean(Editions.class),
-                        context.getBean(SeatWords.class)));
+                        context.getBean(SeatWords.class),
+                        statements::sinceLast));
     }
 }
