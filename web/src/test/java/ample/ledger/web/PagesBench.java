@@ -33,7 +33,7 @@ public final class PagesBench {
             "?at=tidewall",
             "?at=tidewall&days=only:mon,wed,thu&from=09:00&to=15:30",
             "?days=only:tue,thu&toward=field-practice",
-            "?seats=1&level=2",
+            "?level=2&seats=1",
             "?number=200-299",
             "?from=10:00");
 
