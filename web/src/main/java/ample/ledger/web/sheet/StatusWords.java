@@ -4,7 +4,6 @@ import ample.ledger.core.reading.Status;
 import ample.ledger.core.reading.StatusReading;
 import ample.ledger.core.reading.StatusReading.Reason;
 import ample.ledger.core.schedule.Opening;
-import ample.ledger.core.schedule.SeatPool;
 import ample.ledger.web.words.SeatWords;
 import ample.ledger.web.words.Words;
 import java.util.List;
@@ -24,11 +23,10 @@ final class StatusWords {
         this.seats = seats;
     }
 
-    /** "Not yet open to you: registration opens Wed 18 Jun, 8:00 for 1 to 29 credits." */
+    /** "Not yet open: registration opens Wed 18 Jun, 8:00 for 1 to 29 credits." */
     String sentence() {
-        Status ofSeats = reading.status();
         return reading.reasons().stream()
-                .map(reason -> decisive(reason, ofSeats))
+                .map(reason -> decisive(reason, reading.status()))
                 .filter(sentence -> !sentence.isEmpty())
                 .findFirst()
                 .orElse(seats.sentence());
@@ -68,7 +66,8 @@ final class StatusWords {
                 .filter(reason -> reason instanceof Reason.AsksPermission && reading.status() != Status.BY_PERMISSION)
                 .map(reason -> "It takes a word of " + ((Reason.AsksPermission) reason).by() + " too.");
         Stream<String> yours = reading.yours().stream()
-                .map(held -> "%s held for %s, so for you.".formatted(Words.capitalised(seatsAre(held)), held.words()));
+                .map(held -> "%s %s held for %s, so for you."
+                        .formatted(Words.count(held.seats(), "seat"), held.seats() == 1 ? "is" : "are", held.words()));
         Stream<String> fallFree = reading.seats().held().stream()
                 .map(held -> "From %s the %s held for %s %s free to all."
                         .formatted(
@@ -81,10 +80,6 @@ final class StatusWords {
                 : Stream.of(seatsToo, opensForSome, permission, yours, fallFree)
                         .flatMap(sentences -> sentences)
                         .toList();
-    }
-
-    private static String seatsAre(SeatPool.Held held) {
-        return Words.count(held.seats(), "seat") + (held.seats() == 1 ? " is" : " are");
     }
 
     private static String opens(Opening opening) {
