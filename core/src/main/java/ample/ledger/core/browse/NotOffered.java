@@ -1,9 +1,9 @@
 package ample.ledger.core.browse;
 
 import ample.ledger.core.schedule.Course;
+import ample.ledger.core.schedule.OtherTerms;
 import ample.ledger.core.schedule.Schedule;
 import java.util.Collection;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
@@ -36,20 +36,7 @@ public record NotOffered(Course course, Optional<Schedule> last, List<Schedule> 
     }
 
     private static NotOffered of(Course course, Schedule term, Collection<Schedule> known) {
-        Comparator<Schedule> byStart =
-                Comparator.comparing(schedule -> schedule.term().dates().first());
-        List<Schedule> offering = known.stream()
-                .filter(other ->
-                        other != term && !other.sectionsOf(course.code()).isEmpty())
-                .sorted(byStart)
-                .toList();
-        return new NotOffered(
-                course,
-                offering.stream()
-                        .filter(other -> byStart.compare(other, term) < 0)
-                        .reduce((earlier, later) -> later),
-                offering.stream()
-                        .filter(other -> byStart.compare(other, term) >= 0)
-                        .toList());
+        OtherTerms others = OtherTerms.of(course.code(), term, known);
+        return new NotOffered(course, others.earlier().stream().findFirst(), others.later());
     }
 }

@@ -2,14 +2,11 @@ package ample.ledger.core.edition;
 
 import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.CourseCode;
-import ample.ledger.core.schedule.Prerequisite;
 import ample.ledger.core.schedule.Schedule;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Set;
-import java.util.TreeSet;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jgrapht.alg.connectivity.KosarajuStrongConnectivityInspector;
 import org.jgrapht.graph.DefaultDirectedGraph;
@@ -24,17 +21,9 @@ final class PrerequisiteChecks {
         return Stream.concat(unknown(schedule), circles(schedule));
     }
 
-    /** The courses that a course's prerequisites name, whether needed or one of several. */
-    private static Set<CourseCode> named(Course course) {
-        return course.rules().prerequisites().stream()
-                .flatMap(prerequisite -> prerequisite.expression().stream())
-                .flatMap(Prerequisite::courses)
-                .collect(Collectors.toCollection(TreeSet::new));
-    }
-
     private static Stream<Warning> unknown(Schedule schedule) {
         return schedule.courses().stream()
-                .flatMap(course -> named(course).stream()
+                .flatMap(course -> course.rules().neededCourses().stream()
                         .filter(named -> schedule.course(named).isEmpty())
                         .map(named -> Warning.ofCourses(
                                 Warning.Kind.PREREQUISITE_UNKNOWN,
@@ -49,7 +38,7 @@ final class PrerequisiteChecks {
         schedule.courses().forEach(graph::addVertex);
         List<Warning> warnings = new ArrayList<>();
         for (Course course : schedule.courses()) {
-            for (CourseCode named : named(course)) {
+            for (CourseCode named : course.rules().neededCourses()) {
                 if (named.equals(course.code())) {
                     warnings.add(circle(Set.of(course)));
                 } else {
