@@ -1,6 +1,8 @@
 package ample.ledger.web.guest;
 
 import ample.ledger.core.schedule.EntryNumber;
+import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.schedule.Section;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpSession;
 import java.io.Serializable;
@@ -62,10 +64,17 @@ public record Kept(Map<String, List<String>> week, List<SavedBrief> briefs, Kept
         return after;
     }
 
-    /** The sections of one term. */
+    /** The entry numbers of the sections of one term. */
     public List<EntryNumber> week(String term) {
         return week.getOrDefault(term, List.of()).stream()
                 .flatMap(entry -> EntryNumber.parse(entry).stream())
+                .toList();
+    }
+
+    /** The sections of one term that are still posted for it. */
+    public List<Section> week(Schedule schedule) {
+        return week(schedule.term().code()).stream()
+                .flatMap(entry -> schedule.section(entry).stream())
                 .toList();
     }
 

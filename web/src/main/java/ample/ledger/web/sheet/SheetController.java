@@ -9,6 +9,7 @@ import ample.ledger.web.guest.Kept;
 import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Addresses;
 import ample.ledger.web.term.BriefReader;
+import ample.ledger.web.term.NotPostedException;
 import ample.ledger.web.term.Terms;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
@@ -78,6 +79,6 @@ class SheetController {
     private static Section section(Terms.PostedTerm posted, String entry, Brief brief) {
         return EntryNumber.parse(entry)
                 .flatMap(posted.schedule()::section)
-                .orElseThrow(() -> new UnknownSectionException(posted, entry, brief));
+                .orElseThrow(() -> NotPostedException.section(posted, entry, brief));
     }
 }

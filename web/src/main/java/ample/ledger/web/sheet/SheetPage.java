@@ -1,5 +1,7 @@
 package ample.ledger.web.sheet;
 
+import ample.ledger.web.requirement.Asks;
+import ample.ledger.web.words.CodeWords;
 import ample.ledger.web.words.SeatWords;
 import ample.ledger.web.words.Strip;
 import java.util.List;
@@ -10,8 +12,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param back the address of Browse with the same brief, at this section's line
  * @param summary place and people in one line
- * @param record the address of the student's record, which leads back here
- * @param judged whether there is a record to judge by
+ * @param course the address of the page of its course
  * @param changed from the edition before; empty for nothing
  * @param leftOut dates that plain weeks would have, with the reason why not
  * @param status with its reason, for who looks at it
@@ -21,12 +22,13 @@ import org.jspecify.annotations.Nullable;
 public record SheetPage(
         String entry,
         String courseCode,
+        String course,
         String section,
         String title,
         String back,
         String backSays,
         String summary,
-        List<CodePart> code,
+        List<CodeWords.Part> code,
         SeatWords seats,
         String status,
         List<String> besides,
@@ -50,10 +52,7 @@ public record SheetPage(
         @Nullable String declared,
         String credits,
         String description,
-        List<Need> needs,
-        String record,
-        boolean judged,
-        List<Asked> asked,
+        Asks asks,
         String toward,
         List<String> notes,
         List<Related> twins,
@@ -61,33 +60,6 @@ public record SheetPage(
         List<Related> companions,
         List<Related> siblings,
         String linkedData) {
-
-    /**
-     * One part of the code, in large letters.
-     *
-     * @param tells what the part is: "level"
-     * @param says what it means; for a part that the key does not explain, that it does not
-     */
-    public record CodePart(String text, String says, String tells, boolean explained) {}
-
-    /**
-     * What must come before, as the registrar says it.
-     *
-     * @param tree the same as a tree; null where it is one condition, or left to people
-     * @param verdict in words; empty where there is no record to judge by
-     * @param missing what would meet it; empty where nothing is missing
-     */
-    public record Need(String sentence, @Nullable Node tree, String verdict, boolean met, String missing) {}
-
-    /**
-     * What is asked beside prerequisites.
-     *
-     * @param verdict in words; empty where there is none
-     */
-    public record Asked(String sentence, String verdict, boolean met) {}
-
-    /** One condition of a tree, with the parts that it is a choice of. */
-    public record Node(String words, String verdict, boolean met, List<Node> parts) {}
 
     /**
      * One of the dates that bind.

@@ -2,28 +2,26 @@ package ample.ledger.web.sheet;
 
 import ample.ledger.core.browse.Brief;
 import ample.ledger.core.browse.Findings;
-import ample.ledger.core.code.CodeKey;
 import ample.ledger.core.exchange.LinkedData;
 import ample.ledger.core.plan.Clash;
 import ample.ledger.core.reading.ClassHours;
 import ample.ledger.core.reading.SeatAccount;
 import ample.ledger.core.reading.StatusReading;
 import ample.ledger.core.reading.Workload;
-import ample.ledger.core.requirement.Evaluation;
-import ample.ledger.core.requirement.StudentRecord;
 import ample.ledger.core.schedule.Course;
-import ample.ledger.core.schedule.CourseCode;
 import ample.ledger.core.schedule.Delivery;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
 import ample.ledger.web.guest.Kept;
 import ample.ledger.web.preferences.Preferences;
-import ample.ledger.web.sheet.SheetPage.CodePart;
+import ample.ledger.web.requirement.Asks;
+import ample.ledger.web.requirement.Judging;
 import ample.ledger.web.sheet.SheetPage.MeetingRow;
 import ample.ledger.web.sheet.SheetPage.Related;
 import ample.ledger.web.term.Addresses;
 import ample.ledger.web.term.ChangeWords;
 import ample.ledger.web.term.Terms.PostedTerm;
+import ample.ledger.web.words.CodeWords;
 import ample.ledger.web.words.SeatWords;
 import ample.ledger.web.words.Strip;
 import ample.ledger.web.words.Words;
@@ -31,7 +29,6 @@ import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -48,18 +45,18 @@ final class SheetPages {
     private final Kept kept;
     private final Findings findings;
     private final LocalDateTime now;
-    private final Optional<StudentRecord> student;
+    private final Judging judging;
 
     private SheetPages(
             PostedTerm posted, Section section, Brief brief, Preferences preferences, Kept kept, LocalDateTime now) {
         this.kept = kept;
         this.now = now;
-        this.student = kept.record().said() ? Optional.of(kept.record().read(preferences.home())) : Optional.empty();
         this.findings = posted.index().find(brief);
         this.posted = posted;
         this.preferences = preferences;
         this.schedule = posted.schedule();
         this.today = posted.index().today();
+        this.judging = Judging.of(schedule, today, kept, preferences);
         this.section = section;
         this.brief = brief;
         this.addresses = new Addresses(schedule.term().code());
@@ -75,9 +72,7 @@ final class SheetPages {
         Course course = section.course();
         Strip.Ground ground = Strip.ground(section.days(), brief, preferences.week());
         DatesWords dates = new DatesWords(section, schedule.term().calendar(), today);
-        Optional<Evaluation> evaluation = evaluation();
-        NeedsWords needs = new NeedsWords(schedule, evaluation);
-        StatusReading reading = StatusReading.of(section, account(section), now, schedule, student);
+        StatusReading reading = StatusReading.of(section, account(section), now, schedule, judging.student());
         SeatWords seats = SeatWords.of(section, reading.seats(), schedule.twinsOf(section));
         StatusWords status = new StatusWords(reading, seats);
         boolean isCompanion = section.companion().isPresent();
@@ -85,6 +80,7 @@ final class SheetPages {
         return new SheetPage(
                 section.entry().toString(),
                 course.written(),
+                addresses.course(course.code(), brief),
                 section.code(),
                 course.title(),
                 addresses.browseAt(brief, section.entry()),
@@ -119,10 +115,11 @@ final class SheetPages {
                 section.declared() == section.delivery() ? null : declared(section.declared()),
                 Words.credits(course.credits()),
                 course.description(),
-                course.rules().prerequisites().stream().map(needs::need).toList(),
-                Addresses.with("/record", "back", addresses.sheet(section.entry(), brief)),
-                kept.record().said(),
-                new RuleWords(section, student, evaluation, today).asked(),
+                Asks.of(
+                        judging,
+                        course.rules(),
+                        section.restrictions(),
+                        Addresses.with("/record", "back", addresses.sheet(section.entry(), brief))),
                 toward(course),
                 Stream.concat(section.notes().stream(), course.notes().stream()).toList(),
                 related(schedule.twinsOf(section)),
@@ -132,23 +129,12 @@ final class SheetPages {
                 LinkedData.of(section, schedule, today));
     }
 
-    private Optional<Evaluation> evaluation() {
-        List<CourseCode> planned =
-                week().stream().map(each -> each.course().code()).toList();
-        return student.map(record -> new Evaluation(record, planned, schedule));
-    }
-
-    private List<CodePart> code() {
-        CodeKey key = schedule.codeKey();
+    private List<CodeWords.Part> code() {
         return Stream.concat(
-                        key.takeApart("course", section.course().written()).stream(),
-                        key.takeApart("section", section.code()).stream())
-                .filter(part -> !part.punctuation())
-                .map(part -> new CodePart(
-                        part.text(),
-                        part.meaning().orElse("the code key does not explain this"),
-                        part.segment().orElse("not in the key"),
-                        part.explained()))
+                        CodeWords.parts(
+                                schedule.codeKey(), "course", section.course().written())
+                                .stream(),
+                        CodeWords.parts(schedule.codeKey(), "section", section.code()).stream())
                 .toList();
     }
 
@@ -221,7 +207,7 @@ final class SheetPages {
     /** What stands in the way of taking it: the brief, and the sections of my week at whose time it meets. */
     private String inTheWay(Section other) {
         boolean outside = !brief.isEmpty() && !findings.fits(other.entry());
-        Stream<String> clashes = week().stream()
+        Stream<String> clashes = kept.week(schedule).stream()
                 .filter(mine -> !mine.equals(other) && !mine.course().equals(other.course()))
                 .flatMap(mine ->
                         Clash.among(List.of(mine, other), schedule.term().calendar()).stream())
@@ -232,13 +218,6 @@ final class SheetPages {
                                 Words.count(clash.times(), "time")));
         return Stream.concat(outside ? Stream.of("outside your brief") : Stream.of(), clashes)
                 .collect(Collectors.joining("; "));
-    }
-
-    /** The sections of this term that the student keeps. */
-    private List<Section> week() {
-        return kept.week(schedule.term().code()).stream()
-                .flatMap(entry -> schedule.section(entry).stream())
-                .toList();
     }
 
     private SeatWords seats(Section of) {

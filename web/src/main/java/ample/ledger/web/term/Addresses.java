@@ -2,6 +2,7 @@ package ample.ledger.web.term;
 
 import ample.ledger.core.browse.Brief;
 import ample.ledger.core.exchange.SectionList;
+import ample.ledger.core.schedule.CourseCode;
 import ample.ledger.core.schedule.EntryNumber;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
@@ -33,6 +34,11 @@ public record Addresses(String term) {
     /** The sheet of one section. */
     public String sheet(EntryNumber entry, Brief brief) {
         return "/" + term + "/section/" + entry + query(brief);
+    }
+
+    /** The page of one course. */
+    public String course(CourseCode course, Brief brief) {
+        return "/" + term + "/course/" + encode(course.subject() + "-" + course.number()) + query(brief);
     }
 
     /** The section's meetings as a calendar file. */

@@ -1,8 +1,8 @@
 package ample.ledger.web.trouble;
 
 import ample.ledger.core.browse.Brief;
-import ample.ledger.web.sheet.UnknownSectionException;
 import ample.ledger.web.term.Addresses;
+import ample.ledger.web.term.NotPostedException;
 import ample.ledger.web.term.Terms;
 import ample.ledger.web.term.UnknownTermException;
 import ample.ledger.web.trouble.TroublePage.WayOn;
@@ -39,17 +39,16 @@ class TroubleAdvice {
 
     @ExceptionHandler
     @ResponseStatus(HttpStatus.NOT_FOUND)
-    String unknownSection(UnknownSectionException unknown, Model model) {
+    String notPosted(NotPostedException unknown, Model model) {
         Addresses addresses = new Addresses(unknown.posted().schedule().term().code());
-        String term = unknown.posted().schedule().term().name();
         model.addAttribute(
                 "where",
                 terms.where(terms.place(addresses.term()), unknown.brief(), addresses.browse(unknown.brief()), 0));
         model.addAttribute(
                 "page",
                 new TroublePage(
-                        "%s has no section with the entry number “%s”.".formatted(term, unknown.entry()),
-                        "Each section of a term has one entry number, and it may have changed with a later edition.",
+                        unknown.getMessage(),
+                        unknown.why(),
                         unknown.brief().isEmpty()
                                 ? List.of(browse(addresses.term()))
                                 : List.of(

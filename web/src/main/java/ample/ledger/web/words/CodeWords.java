@@ -1,6 +1,7 @@
 package ample.ledger.web.words;
 
 import ample.ledger.core.code.CodeKey;
+import java.util.List;
 import java.util.stream.Collectors;
 
 /** A code in a line of words, as the institution's key explains it. */
@@ -19,4 +20,24 @@ public final class CodeWords {
                 .map(part -> part.text() + " " + part.meaning().orElse("not in the code key"))
                 .collect(Collectors.joining(", "));
     }
+
+    /** The same part by part, to be shown in large. */
+    public static List<Part> parts(CodeKey key, String sort, String code) {
+        return key.takeApart(sort, code).stream()
+                .filter(part -> !part.punctuation())
+                .map(part -> new Part(
+                        part.text(),
+                        part.meaning().orElse("the code key does not explain this"),
+                        part.segment().orElse("not in the key"),
+                        part.explained()))
+                .toList();
+    }
+
+    /**
+     * One part of a code.
+     *
+     * @param says what it means; for a part that the key does not explain, that it does not
+     * @param tells what the part is: "level"
+     */
+    public record Part(String text, String says, String tells, boolean explained) {}
 }

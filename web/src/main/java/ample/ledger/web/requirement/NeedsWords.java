@@ -1,4 +1,4 @@
-package ample.ledger.web.sheet;
+package ample.ledger.web.requirement;
 
 import ample.ledger.core.requirement.Evaluation;
 import ample.ledger.core.requirement.Evaluation.Judged;
@@ -13,8 +13,8 @@ import ample.ledger.core.schedule.Prerequisite.Permission;
 import ample.ledger.core.schedule.Prerequisite.Placement;
 import ample.ledger.core.schedule.Prerequisite.Standing;
 import ample.ledger.core.schedule.Schedule;
-import ample.ledger.web.sheet.SheetPage.Need;
-import ample.ledger.web.sheet.SheetPage.Node;
+import ample.ledger.web.requirement.Asks.Need;
+import ample.ledger.web.requirement.Asks.Node;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -29,10 +29,9 @@ final class NeedsWords {
     private final Schedule schedule;
     private final Optional<Evaluation> evaluation;
 
-    /** @param evaluation empty where no record was given */
-    NeedsWords(Schedule schedule, Optional<Evaluation> evaluation) {
-        this.schedule = schedule;
-        this.evaluation = evaluation;
+    NeedsWords(Judging judging) {
+        this.schedule = judging.schedule();
+        this.evaluation = judging.evaluation();
     }
 
     Need need(PostedPrerequisite posted) {

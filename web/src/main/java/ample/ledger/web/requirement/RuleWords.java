@@ -1,17 +1,14 @@
-package ample.ledger.web.sheet;
+package ample.ledger.web.requirement;
 
 import ample.ledger.core.requirement.Eligibility;
 import ample.ledger.core.requirement.Evaluation;
-import ample.ledger.core.requirement.StudentRecord;
 import ample.ledger.core.schedule.Corequisite;
 import ample.ledger.core.schedule.CourseCode;
 import ample.ledger.core.schedule.CourseRules;
 import ample.ledger.core.schedule.Equivalent;
 import ample.ledger.core.schedule.Prerequisite;
 import ample.ledger.core.schedule.Restriction;
-import ample.ledger.core.schedule.Section;
-import ample.ledger.web.sheet.SheetPage.Asked;
-import java.time.LocalDate;
+import ample.ledger.web.requirement.Asks.Rule;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -21,62 +18,60 @@ import java.util.stream.Stream;
 /** What is asked beside prerequisites, in the registrar's sentences, judged by a record where there is one. */
 final class RuleWords {
 
-    private final Section section;
-    private final Optional<StudentRecord> student;
-    private final Optional<Evaluation> evaluation;
-    private final LocalDate today;
+    private final Judging judging;
+    private final CourseRules rules;
+    private final List<Restriction> own;
 
-    /** @param evaluation by the record of {@code student}; empty where no record was given */
-    RuleWords(Section section, Optional<StudentRecord> student, Optional<Evaluation> evaluation, LocalDate today) {
-        this.section = section;
-        this.student = student;
-        this.evaluation = evaluation;
-        this.today = today;
+    /** @param own restrictions beside those of the course */
+    RuleWords(Judging judging, CourseRules rules, List<Restriction> own) {
+        this.judging = judging;
+        this.rules = rules;
+        this.own = own;
     }
 
     /** Each sentence once; of several rules that one sentence states, the verdict of the first that does not let in. */
-    List<Asked> asked() {
-        CourseRules rules = section.course().rules();
-        Map<String, Asked> asked = new LinkedHashMap<>();
+    List<Rule> rules() {
+        Map<String, Rule> asked = new LinkedHashMap<>();
         Stream.of(
-                        rules.corequisites().stream().map(this::asked),
-                        rules.equivalents().stream().map(this::asked),
-                        Stream.concat(rules.restrictions().stream(), section.restrictions().stream())
-                                .map(this::asked))
+                        rules.corequisites().stream().map(this::rule),
+                        rules.equivalents().stream().map(this::rule),
+                        Stream.concat(rules.restrictions().stream(), own.stream())
+                                .map(this::rule))
                 .flatMap(some -> some)
                 .forEach(one -> asked.merge(one.sentence(), one, (first, other) -> first.met() ? other : first));
         return List.copyOf(asked.values());
     }
 
-    private Asked asked(Corequisite corequisite) {
+    private Rule rule(Corequisite corequisite) {
         Optional<Evaluation.Verdict> verdict = judged(corequisite.course());
-        return new Asked(
+        return new Rule(
                 corequisite.sentence(),
                 verdict.map(Evaluation.Verdict::label).orElse(""),
                 verdict.filter(Evaluation.Verdict::willDo).isPresent());
     }
 
-    private Asked asked(Equivalent equivalent) {
-        boolean onRecord = student.stream()
+    private Rule rule(Equivalent equivalent) {
+        boolean onRecord = judging.student().stream()
                 .flatMap(record -> record.courses().stream())
                 .anyMatch(taken -> taken.course().equals(equivalent.course()));
-        return new Asked(
+        return new Rule(
                 equivalent.sentence(),
                 onRecord ? "on your record: no credit for both" : "",
-                student.isPresent() && !onRecord);
+                judging.student().isPresent() && !onRecord);
     }
 
-    private Asked asked(Restriction restriction) {
-        Eligibility verdict = Eligibility.of(restriction, student, today);
-        boolean said = student.isPresent() || verdict == Eligibility.PAST;
-        return new Asked(
+    private Rule rule(Restriction restriction) {
+        Eligibility verdict = Eligibility.of(restriction, judging.student(), judging.today());
+        boolean said = judging.student().isPresent() || verdict == Eligibility.PAST;
+        return new Rule(
                 restriction.sentence(),
                 said ? verdict.label() : "",
                 verdict == Eligibility.ALLOWED || verdict == Eligibility.PAST);
     }
 
     private Optional<Evaluation.Verdict> judged(CourseCode course) {
-        return evaluation.map(by -> by.judge(new Prerequisite.Passed(course, Optional.empty(), true))
-                .verdict());
+        return judging.evaluation()
+                .map(by -> by.judge(new Prerequisite.Passed(course, Optional.empty(), true))
+                        .verdict());
     }
 }

@@ -1,0 +1,55 @@
+package ample.ledger.web.requirement;
+
+import ample.ledger.core.schedule.CourseRules;
+import ample.ledger.core.schedule.Restriction;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What is asked of those who take a course or a section.
+ *
+ * @param rules what is asked beside prerequisites
+ * @param record the address of the student's record, which leads back
+ * @param judged whether there is a record to judge by
+ */
+public record Asks(List<Need> needs, List<Rule> rules, String record, boolean judged) {
+
+    public Asks {
+        needs = List.copyOf(needs);
+        rules = List.copyOf(rules);
+    }
+
+    /** @param own restrictions beside those of the course */
+    public static Asks of(Judging judging, CourseRules rules, List<Restriction> own, String record) {
+        NeedsWords words = new NeedsWords(judging);
+        return new Asks(
+                rules.prerequisites().stream().map(words::need).toList(),
+                new RuleWords(judging, rules, own).rules(),
+                record,
+                judging.student().isPresent());
+    }
+
+    /** Whether anybody may take it. */
+    public boolean nothing() {
+        return needs.isEmpty() && rules.isEmpty();
+    }
+
+    /**
+     * What must come before, as the registrar says it.
+     *
+     * @param tree the same as a tree; null where it is one condition, or left to people
+     * @param verdict in words; empty where there is no record to judge by
+     * @param missing what would meet it; empty where nothing is missing
+     */
+    public record Need(String sentence, @Nullable Node tree, String verdict, boolean met, String missing) {}
+
+    /**
+     * What is asked beside prerequisites.
+     *
+     * @param verdict in words; empty where there is none
+     */
+    public record Rule(String sentence, String verdict, boolean met) {}
+
+    /** One condition of a tree, with the parts that it is a choice of. */
+    public record Node(String words, String verdict, boolean met, List<Node> parts) {}
+}
