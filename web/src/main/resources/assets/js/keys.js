@@ -43,17 +43,20 @@ const everywhere = {
   "?": ["these keys", () => help().showModal()],
 };
 
-const onBrowse = {
+const onLines = {
   j: ["the next line", () => step(1)],
   k: ["the line before", () => step(-1)],
   Enter: ["the sheet of the line"],
   o: [
-    "look at the line here",
-    () => line() && look(line().querySelector(".look")),
+    "look at the line here, in a list",
+    () => line()?.querySelector(".look") && look(line().querySelector(".look")),
   ],
   x: ["choose the line", () => line()?.querySelector("[name=line]").click()],
   a: ["add the line to my week", () => line()?.querySelector(".add")?.click()],
   l: ["line up what is chosen", lineUp],
+};
+
+const onBrowse = {
   b: [
     "edit the brief",
     () => document.querySelector(".brief .phrase .opens")?.focus(),
@@ -63,9 +66,11 @@ const onBrowse = {
 };
 
 function available() {
-  return document.querySelector("[data-part=browse]")
-    ? { ...everywhere, ...onBrowse }
-    : everywhere;
+  return {
+    ...everywhere,
+    ...(document.querySelector(".line") && onLines),
+    ...(document.querySelector("[data-part=browse]") && onBrowse),
+  };
 }
 
 /** A small window that says what the keys do. */

@@ -41,6 +41,7 @@ class SecurityConfiguration {
         "/{term}/find/**",
         "/{term}/section/{entry}",
         "/{term}/section/{entry}/calendar.ics",
+        "/{term}/course/{code}",
         "/{term}/line-up",
         "/{term}/week",
         "/{term}/seats/**",

@@ -52,6 +52,7 @@ class AddressesTest {
                 "browse/leaf?page=2",
                 "section/40220",
                 "section/40220/calendar.ics",
+                "course/NUMB-112",
                 "line-up?line=40220,40176,40101"
             })
     void pagesCauseNoStatementsBesideThoseOfTheVisit(String page, Ledger ledger) throws Exception {
@@ -85,6 +86,7 @@ class AddressesTest {
                 "/spring-1999/browse             | Nothing is posted for a term “spring-1999”. | Browse Autumn 2031",
                 "/autumn-2031/section/49999      | Autumn 2031 has no section with the entry number “49999”. | Browse Autumn 2031",
                 "/autumn-2031/section/abc?at=tidewall | no section with the entry number “abc” | href=\"/autumn-2031/browse?at=tidewall\"",
+                "/autumn-2031/course/GLAC-999    | Autumn 2031 posts no course “GLAC-999”. | Browse Autumn 2031",
                 "/autumn-2031/nothing/here       | There is no page at this address. | Browse the schedule",
                 "/assets/nothing.css             | There is no page at this address. | Browse the schedule",
                 "/error                          | There is no page at this address. | Browse the schedule",
@@ -154,6 +156,7 @@ class AddressesTest {
                 "/preferences",
                 "/record",
                 "/autumn-2031/section/40220",
+                "/autumn-2031/course/numb-112",
                 "/autumn-2031/section/40406?subject=limn",
                 "/spring-1999/browse",
             })

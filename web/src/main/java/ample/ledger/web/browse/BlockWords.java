@@ -43,6 +43,7 @@ final class BlockWords {
                 ground,
                 place.season(),
                 leaf.posted().equals(place.terms().get(0)),
+                true,
                 kept);
         String term = newTerm ? words.term() : null;
         if (order != Order.COURSE) {

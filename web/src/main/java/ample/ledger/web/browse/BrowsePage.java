@@ -115,12 +115,14 @@ public record BrowsePage(
      * The head of a course.
      *
      * @param codeMeans its code as the institution's key explains it
+     * @param address of the page of the course
      */
     public record CourseHead(
             String anchor,
             @Nullable String subjectAnchor,
             String code,
             String codeMeans,
+            String address,
             String title,
             String credits,
             String toward,
@@ -136,7 +138,7 @@ public record BrowsePage(
      * @param changed what is different from the edition before; empty for nothing
      * @param elsewhere where it is added, if it is not of the first term browsed
      * @param kept whether it is in the visitor's week
-     * @param look opens it in place, or closes it
+     * @param look opens it in place, or closes it; null where nothing does
      * @param essentials what it opens to; null while closed
      */
     public record Line(
@@ -157,7 +159,7 @@ public record BrowsePage(
             SeatWords seats,
             String runs,
             String changed,
-            String look,
+            @Nullable String look,
             @Nullable String elsewhere,
             boolean kept,
             @Nullable Essentials essentials) {}

@@ -1,5 +1,6 @@
 package ample.ledger.web.browse;
 
+import ample.ledger.core.browse.Brief;
 import ample.ledger.core.browse.CourseFindings;
 import ample.ledger.core.reading.ClassHours;
 import ample.ledger.core.schedule.Companion;
@@ -28,7 +29,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** Writes the lines and heads of one term's sections in a list. */
-final class LineWords {
+public final class LineWords {
 
     private final PostedTerm posted;
     private final Schedule schedule;
@@ -37,12 +38,14 @@ final class LineWords {
     private final Strip.Ground ground;
     private final boolean season;
     private final boolean first;
+    private final boolean looks;
     private final Set<EntryNumber> week;
     private final ChangeWords changes;
 
     /**
      * @param season whether other terms stand in the same list, so that calendars must be told apart
      * @param first whether it is the first of the terms browsed
+     * @param looks whether lines open in place
      */
     LineWords(
             PostedTerm posted,
@@ -51,7 +54,9 @@ final class LineWords {
             Strip.Ground ground,
             boolean season,
             boolean first,
+            boolean looks,
             Kept kept) {
+        this.looks = looks;
         this.first = first;
         this.week = Set.copyOf(kept.week(posted.edition().term()));
         this.posted = posted;
@@ -61,6 +66,29 @@ final class LineWords {
         this.addresses = addresses;
         this.ground = ground;
         this.season = season;
+    }
+
+    /**
+     * All sections of one course, on a page of its own: nothing opens in place there.
+     *
+     * @param brief what the student is looking for, kept in the addresses of the sheets
+     */
+    public static List<Line> ofCourse(
+            PostedTerm posted, Course course, Brief brief, Preferences preferences, Strip.Ground ground, Kept kept) {
+        Addresses term = new Addresses(posted.edition().term());
+        LineWords words = new LineWords(
+                posted,
+                preferences,
+                new Addressing(term, brief, List.of(), BrowseView.USUAL),
+                ground,
+                false,
+                true,
+                false,
+                kept);
+        return CourseFindings.of(posted.schedule().sectionsOf(course.code()), posted.schedule()).stream()
+                .flatMap(found -> found.lines().stream())
+                .map(words::underCourse)
+                .toList();
     }
 
     /** "Saltern College, Autumn quarter 2031: 10 weeks, Mon 29 Sep to Fri 5 Dec 2031". */
@@ -84,6 +112,7 @@ final class LineWords {
                 firstOfSubject ? "subject-" + course.code().subject() : null,
                 course.written(),
                 CodeWords.of(schedule.codeKey(), "course", course.written()),
+                new Addresses(schedule.term().code()).course(course.code(), addresses.brief()),
                 course.title(),
                 Words.credits(course.credits()),
                 schedule.requirements().stream()
@@ -138,13 +167,16 @@ final class LineWords {
                 seats(section),
                 runs(section),
                 changes.of(section.entry()),
-                addresses.seen(
-                                open
-                                        ? addresses.view().onPage(1)
-                                        : addresses.view().looking(section.entry())) + "#e" + section.entry(),
+                looks ? lookingAt(section, open) : null,
                 first ? null : "/" + posted.edition().term() + "/week/add",
                 week.contains(section.entry()),
                 open ? essentials(section) : null);
+    }
+
+    /** Opens it in place, or closes it. */
+    private String lookingAt(Section section, boolean open) {
+        BrowseView view = addresses.view();
+        return addresses.seen(open ? view.onPage(1) : view.looking(section.entry())) + "#e" + section.entry();
     }
 
     SeatWords seats(Section section) {

@@ -6,6 +6,7 @@ import ample.ledger.core.edition.Edition;
 import ample.ledger.core.edition.SectionChange;
 import ample.ledger.core.edition.SectionChanges;
 import ample.ledger.core.registrar.SeatWord;
+import ample.ledger.core.requirement.CourseGraph;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
@@ -49,10 +50,14 @@ public class Terms {
     /**
      * A term as it is posted now.
      *
+     * @param courses which of them lead to which
      * @param changes what is different from the edition before, by entry number; empty until it is known
      */
     public record PostedTerm(
-            Edition edition, TermIndex index, Optional<Map<EntryNumber, List<SectionChange>>> changes) {
+            Edition edition,
+            TermIndex index,
+            CourseGraph courses,
+            Optional<Map<EntryNumber, List<SectionChange>>> changes) {
 
         /** What is different of this section from the edition before. */
         public List<SectionChange> changesOf(EntryNumber entry) {
@@ -194,7 +199,7 @@ public class Terms {
                         posted.edition().term(), posted.edition().number() - 1)
                 .map(before -> SectionChanges.between(editions.schedule(before), posted.schedule()))
                 .orElse(Map.of());
-        return new PostedTerm(posted.edition(), posted.index(), Optional.of(changes));
+        return new PostedTerm(posted.edition(), posted.index(), posted.courses(), Optional.of(changes));
     }
 
     private boolean isFresh(@Nullable PostedTerm known, Edition current) {
@@ -207,7 +212,7 @@ public class Terms {
         Schedule schedule = editions.schedule(edition);
         TermIndex index = new TermIndex(schedule, today(schedule));
         seats.takeOver(edition, index);
-        return new PostedTerm(edition, index, Optional.empty());
+        return new PostedTerm(edition, index, new CourseGraph(schedule.courses()), Optional.empty());
     }
 
     private LocalDate today(Schedule schedule) {

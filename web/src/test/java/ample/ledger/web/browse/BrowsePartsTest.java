@@ -10,6 +10,7 @@ import ample.ledger.core.browse.Order;
 import ample.ledger.core.browse.TermIndex;
 import ample.ledger.core.edition.Edition;
 import ample.ledger.core.fixtures.Schedules;
+import ample.ledger.core.requirement.CourseGraph;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Section;
 import ample.ledger.web.preferences.Preferences;
@@ -31,7 +32,10 @@ class BrowsePartsTest {
 
     private static final TermIndex INDEX = Schedules.kernelIndex();
     private static final PostedTerm POSTED = new PostedTerm(
-            new Edition(1, "halvermere", "autumn-2031", 1, Instant.EPOCH, "", ""), INDEX, Optional.empty());
+            new Edition(1, "halvermere", "autumn-2031", 1, Instant.EPOCH, "", ""),
+            INDEX,
+            new CourseGraph(List.of()),
+            Optional.empty());
 
     @ParameterizedTest
     @EnumSource

@@ -1,0 +1,57 @@
+package ample.ledger.web.course;
+
+import ample.ledger.core.browse.Brief;
+import ample.ledger.core.schedule.Course;
+import ample.ledger.web.guest.Kept;
+import ample.ledger.web.preferences.Preferences;
+import ample.ledger.web.term.Addresses;
+import ample.ledger.web.term.BriefReader;
+import ample.ledger.web.term.NotPostedException;
+import ample.ledger.web.term.Terms;
+import ample.ledger.web.term.Terms.PostedTerm;
+import jakarta.servlet.http.HttpServletRequest;
+import java.util.Set;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+
+/** Answers the address of a course. */
+@Controller
+class CourseController {
+
+    private final Terms terms;
+
+    CourseController(Terms terms) {
+        this.terms = terms;
+    }
+
+    /** @param code subject and number with a hyphen between, whatever its institution writes there */
+    @GetMapping("/{term}/course/{code}")
+    String course(
+            @PathVariable String term,
+            @PathVariable String code,
+            HttpServletRequest request,
+            @ModelAttribute(name = "preferences", binding = false) Preferences preferences,
+            Model model) {
+        PostedTerm posted = terms.get(term);
+        Brief brief =
+                BriefReader.read(request, posted.index().vocabulary(), Set.of()).brief();
+        Course course = posted.schedule().courses().stream()
+                .filter(some -> code.equalsIgnoreCase(
+                        some.code().subject() + "-" + some.code().number()))
+                .findFirst()
+                .orElseThrow(() -> NotPostedException.course(posted, code, brief));
+        Kept kept = Kept.of(request);
+        model.addAttribute(
+                "where",
+                terms.where(
+                        terms.place(term),
+                        brief,
+                        new Addresses(term).course(course.code(), brief),
+                        kept.week(term).size()));
+        model.addAttribute("page", new CoursePages(posted, terms.all(), course, brief, preferences, kept).page());
+        return "course/page";
+    }
+}
