@@ -74,6 +74,10 @@ public record Days(int mask) {
         return new Days(mask | others.mask);
     }
 
+    public Days and(Days others) {
+        return new Days(mask & others.mask);
+    }
+
     public boolean isEmpty() {
         return mask == 0;
     }

@@ -2,6 +2,7 @@ package ample.ledger.core.calendar;
 
 import java.time.Duration;
 import java.time.LocalTime;
+import java.util.Optional;
 
 /**
  * The half-open stretch of one day between two wall-clock times, such as 9:30–10:50.
@@ -36,6 +37,13 @@ public record TimeRange(LocalTime start, LocalTime end) {
     /** Length in minutes; at least 1. */
     public int minutes() {
         return (int) Duration.between(start, end).toMinutes();
+    }
+
+    /** The time that both have; empty where one ends before the other begins, or as it does. */
+    public Optional<TimeRange> overlap(TimeRange other) {
+        LocalTime from = start.isAfter(other.start) ? start : other.start;
+        LocalTime to = end.isBefore(other.end) ? end : other.end;
+        return from.isBefore(to) ? Optional.of(new TimeRange(from, to)) : Optional.empty();
     }
 
     /** Minutes shared with {@code other}; 0 when they merely touch. */

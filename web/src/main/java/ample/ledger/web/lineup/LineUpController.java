@@ -12,8 +12,10 @@ import jakarta.servlet.http.HttpServletRequest;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -25,24 +27,27 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class LineUpController {
 
-    private static final int MOST = 6;
-
     private final Terms terms;
 
     LineUpController(Terms terms) {
         this.terms = terms;
     }
 
-    /** @param line entry numbers, each by itself, as forms send them, or with commas between */
+    /**
+     * @param line entry numbers, each by itself, as forms send them, or with commas between
+     * @param add one more section, by its entry number; or a course, by its code, of whose sections one can then be chosen
+     */
     @GetMapping("/{term}/line-up")
     String lineUp(
             @PathVariable String term,
             @RequestParam(defaultValue = "") List<String> line,
+            @RequestParam(defaultValue = "") String add,
             @RequestParam(defaultValue = "") String back,
             @ModelAttribute(name = "preferences", binding = false) Preferences preferences,
             HttpServletRequest request,
             Model model) {
         PostedTerm posted = terms.get(term);
+        String name = posted.schedule().term().name();
         List<String> say = new ArrayList<>();
         List<Section> sections = new ArrayList<>();
         for (String entry : line.stream()
@@ -54,27 +59,52 @@ class LineUpController {
             Optional<Section> section = EntryNumber.parse(entry).flatMap(posted.schedule()::section);
             section.ifPresentOrElse(
                     sections::add,
-                    () -> say.add("%s has no section with the entry number “%s”."
-                            .formatted(posted.schedule().term().name(), entry)));
+                    () -> say.add("%s has no section with the entry number “%s”.".formatted(name, entry)));
         }
-        if (sections.size() > MOST) {
+        if (sections.size() > LineUpPages.MOST) {
             say.add("%d sections stand side by side at most; left out: %s."
                     .formatted(
-                            MOST,
-                            sections.subList(MOST, sections.size()).stream()
+                            LineUpPages.MOST,
+                            sections.subList(LineUpPages.MOST, sections.size()).stream()
                                     .map(Section::toString)
                                     .collect(Collectors.joining(", "))));
         }
-        List<Section> shown = sections.subList(0, Math.min(MOST, sections.size()));
-        String here = LineUpPages.address(term, shown, Local.address(back));
+        List<Section> shown = sections.subList(0, Math.min(LineUpPages.MOST, sections.size()));
+        List<Section> meant = meant(posted, add);
+        if (meant.size() == 1 && shown.size() < LineUpPages.MOST) {
+            List<Section> more = Stream.concat(shown.stream(), meant.stream()).toList();
+            return "redirect:" + LineUpPages.address(term, more, Local.address(back));
+        }
+        if (!add.isBlank() && meant.isEmpty()) {
+            say.add("%s has no section with the entry number “%s”, and no course of that code with sections."
+                    .formatted(name, add.strip()));
+        }
+        LineUpPages pages = new LineUpPages(posted, shown, preferences, Kept.of(request), Local.address(back));
         model.addAttribute(
                 "where",
                 terms.where(
                         terms.place(term),
                         Brief.EVERYTHING,
-                        here,
+                        pages.here(),
                         Kept.of(request).week(term).size()));
-        model.addAttribute("page", new LineUpPages(posted, shown, preferences, Local.address(back)).page(say));
+        model.addAttribute("page", pages.page(say, add.strip(), meant));
         return "lineup/page";
+    }
+
+    /** The section of an entry number, or all those of a course, whatever stands between the parts of its code. */
+    private static List<Section> meant(PostedTerm posted, String text) {
+        Optional<Section> section = EntryNumber.parse(text.strip()).flatMap(posted.schedule()::section);
+        if (section.isPresent()) {
+            return List.of(section.get());
+        }
+        String code = joined(text);
+        return posted.schedule().courses().stream()
+                .filter(course -> joined(course.written()).equals(code))
+                .flatMap(course -> posted.schedule().sectionsOf(course.code()).stream())
+                .toList();
+    }
+
+    private static String joined(String code) {
+        return code.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}0-9]", "");
     }
 }

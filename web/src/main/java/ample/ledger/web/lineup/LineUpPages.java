@@ -7,6 +7,8 @@ import ample.ledger.core.reading.ClassHours;
 import ample.ledger.core.schedule.PostedPrerequisite;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
+import ample.ledger.web.guest.Kept;
+import ample.ledger.web.lineup.LineUpPage.Choice;
 import ample.ledger.web.lineup.LineUpPage.Column;
 import ample.ledger.web.lineup.LineUpPage.Row;
 import ample.ledger.web.lineup.LineUpPage.Same;
@@ -25,59 +27,124 @@ import java.util.stream.Stream;
 /** Sets sections of one term side by side. */
 final class LineUpPages {
 
+    /** More than this do not fit side by side. */
+    static final int MOST = 6;
+
     private final PostedTerm posted;
     private final Schedule schedule;
     private final List<Section> sections;
     private final Preferences preferences;
+    private final List<Section> week;
     private final String back;
 
-    LineUpPages(PostedTerm posted, List<Section> sections, Preferences preferences, String back) {
+    LineUpPages(PostedTerm posted, List<Section> sections, Preferences preferences, Kept kept, String back) {
         this.posted = posted;
         this.schedule = posted.schedule();
         this.sections = sections;
         this.preferences = preferences;
+        this.week = kept.week(schedule);
         this.back = back;
     }
 
     /** The address of a line-up. */
     static String address(String term, List<Section> sections, String back) {
-        String lines =
-                sections.stream().map(section -> section.entry().digits()).collect(Collectors.joining(","));
-        return Addresses.with(Addresses.with("/" + term + "/line-up", "line", lines), "back", back);
+        return Addresses.with(Addresses.with("/" + term + "/line-up", "line", lines(sections)), "back", back);
     }
 
-    LineUpPage page(List<String> say) {
+    private static String lines(List<Section> sections) {
+        return sections.stream().map(section -> section.entry().digits()).collect(Collectors.joining(","));
+    }
+
+    /** Its own address. */
+    String here() {
+        return with(sections);
+    }
+
+    private String with(List<Section> others) {
+        return address(schedule.term().code(), others, back);
+    }
+
+    /**
+     * @param text what was typed to add a section
+     * @param meant the sections that it can mean
+     */
+    LineUpPage page(List<String> say, String text, List<Section> meant) {
+        List<Section> rest =
+                week.stream().filter(kept -> !sections.contains(kept)).toList();
         Strip.Ground ground = Strip.ground(
-                sections.stream().map(Section::days).reduce(Days.NONE, Days::plus),
+                Stream.concat(sections.stream(), rest.stream())
+                        .map(Section::days)
+                        .reduce(Days.NONE, Days::plus),
                 Brief.EVERYTHING,
                 preferences.week());
         List<Row> rows = rows();
+        List<Clash> among = Clash.among(sections, schedule.term().calendar());
+        List<Clash> withWeek = Clash.between(sections, rest, schedule.term().calendar());
         return new LineUpPage(
+                schedule.term().code(),
                 schedule.term().name(),
+                here(),
+                lines(sections),
+                sections.size() >= MOST,
+                text,
                 say,
+                meant.stream()
+                        .filter(section -> !sections.contains(section))
+                        .map(section -> choice(
+                                section,
+                                with(Stream.concat(sections.stream(), Stream.of(section))
+                                        .toList())))
+                        .toList(),
                 back,
                 ground,
                 sections.stream().map(section -> column(section, ground)).toList(),
+                Strip.of(rest, ground),
+                Strip.of(Stream.concat(sections.stream(), rest.stream()).toList(), ground),
+                Strip.ofClashes(Stream.concat(among.stream(), withWeek.stream()).toList(), ground),
                 rows.stream().filter(row -> !same(row)).toList(),
                 rows.stream()
                         .filter(LineUpPages::same)
                         .map(row -> new Same(row.label(), row.cells().get(0)))
                         .toList(),
-                Clash.among(sections, schedule.term().calendar()).stream()
-                        .map(Words::clash)
+                Stream.concat(
+                                among.stream().map(Words::clash),
+                                withWeek.stream().map(clash -> Words.clash(clash, " of your week")))
                         .toList());
     }
 
     private Column column(Section section, Strip.Ground ground) {
-        List<Section> others =
-                sections.stream().filter(other -> !other.equals(section)).toList();
+        Addresses addresses = new Addresses(schedule.term().code());
         return new Column(
                 section.entry().toString(),
                 section.toString(),
                 section.course().title(),
-                new Addresses(schedule.term().code()).sheet(section.entry(), Brief.EVERYTHING),
-                address(schedule.term().code(), others, back),
-                Strip.of(section, ground));
+                addresses.sheet(section.entry(), Brief.EVERYTHING),
+                addresses.course(section.course().code(), Brief.EVERYTHING),
+                with(sections.stream().filter(other -> !other.equals(section)).toList()),
+                week.contains(section),
+                section.cancelled(),
+                Strip.of(section, ground),
+                schedule.sectionsOf(section.course().code()).stream()
+                        .filter(other -> other.kind() == section.kind() && !other.cancelled())
+                        .filter(other -> !sections.contains(other))
+                        .map(other -> choice(other, with(replacing(section, other))))
+                        .toList());
+    }
+
+    private List<Section> replacing(Section section, Section by) {
+        return sections.stream().map(some -> some.equals(section) ? by : some).toList();
+    }
+
+    private Choice choice(Section section, String address) {
+        return new Choice(section.entry().toString(), section.toString(), when(section), seats(section), address);
+    }
+
+    private String when(Section section) {
+        return section.meetings().isEmpty()
+                ? "Times to be announced"
+                : section.meetings().stream()
+                        .map(meeting -> Words.when(meeting.timing(), preferences.clock()))
+                        .collect(Collectors.joining("; "));
     }
 
     private List<Row> rows() {
@@ -87,14 +154,7 @@ final class LineUpPages {
                 "Course",
                 section -> section.course().written() + " " + section.course().title());
         row(rows, "Kind", section -> section.kind().label());
-        row(
-                rows,
-                "When",
-                section -> section.meetings().isEmpty()
-                        ? "Times to be announced"
-                        : section.meetings().stream()
-                                .map(meeting -> Words.when(meeting.timing(), preferences.clock()))
-                                .collect(Collectors.joining("; ")));
+        row(rows, "When", this::when);
         row(rows, "Where", Words::where);
         row(rows, "Who", Words::who);
         row(rows, "Seats for you", section -> seats(section).sentence());

@@ -4,8 +4,10 @@ import ample.ledger.core.browse.Brief;
 import ample.ledger.core.browse.WeekPainting;
 import ample.ledger.core.calendar.ClockTime;
 import ample.ledger.core.calendar.Days;
+import ample.ledger.core.calendar.TimeRange;
 import ample.ledger.core.calendar.Timing;
 import ample.ledger.core.calendar.WeekHours;
+import ample.ledger.core.plan.Clash;
 import ample.ledger.core.schedule.Meeting;
 import ample.ledger.core.schedule.Place;
 import ample.ledger.core.schedule.Section;
@@ -15,6 +17,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * The week strip of one section: days side by side, hours running left to right, a bar for each meeting. What is the same
@@ -105,15 +108,32 @@ public record Strip(List<Bar> bars) {
     }
 
     public static Strip of(Section section, Ground ground) {
-        List<Bar> bars = new ArrayList<>();
-        for (Meeting meeting : section.meetings()) {
-            meeting.timing()
-                    .time()
-                    .ifPresent(time -> meeting.timing().days().list().stream()
-                            .flatMap(day -> ground.x(day).stream())
-                            .forEach(x -> bars.add(bar(x, time.startMinute(), time.endMinute(), style(meeting)))));
-        }
-        return new Strip(List.copyOf(bars));
+        return new Strip(section.meetings().stream()
+                .flatMap(meeting -> meeting.timing().time().stream()
+                        .flatMap(time -> bars(meeting.timing().days(), time, style(meeting), ground)))
+                .toList());
+    }
+
+    /** Of several sections, one over the other. */
+    public static Strip of(List<Section> sections, Ground ground) {
+        return new Strip(sections.stream()
+                .flatMap(section -> of(section, ground).bars().stream())
+                .toList());
+    }
+
+    /** When sections are in each other's time. */
+    public static Strip ofClashes(List<Clash> clashes, Ground ground) {
+        return new Strip(clashes.stream()
+                .flatMap(clash -> clash.hours().stream())
+                .flatMap(hours -> bars(hours.days(), hours.time(), "clash", ground))
+                .distinct()
+                .toList());
+    }
+
+    private static Stream<Bar> bars(Days days, TimeRange time, String style, Ground ground) {
+        return days.list().stream()
+                .flatMap(day -> ground.x(day).stream())
+                .map(x -> bar(x, time.startMinute(), time.endMinute(), style));
     }
 
     /** With the hours open that the brief leaves open; with nothing shaded where it closes none. */

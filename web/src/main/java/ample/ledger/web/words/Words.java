@@ -55,10 +55,16 @@ public final class Words {
 
     /** "TIDE 214 T1 and LIMN 130 T1 clash: 20 minutes, 14 times, the first time on Wed 10 Sep." */
     public static String clash(Clash clash) {
-        return "%s and %s clash: %s, %s, the first time on %s."
+        return clash(clash, "");
+    }
+
+    /** @param whose what is said of the second of them: " of your week" */
+    public static String clash(Clash clash, String whose) {
+        return "%s and %s%s clash: %s, %s, the first time on %s."
                 .formatted(
                         clash.one(),
                         clash.other(),
+                        whose,
                         count(clash.minutes(), "minute"),
                         clash.times() == 1 ? "once" : number(clash.times()) + " times",
                         date(clash.minutesByDate().firstKey()));
