@@ -13,7 +13,7 @@ import org.jspecify.annotations.Nullable;
  * @param back the address of Browse with the same brief, at this section's line
  * @param summary place and people in one line
  * @param course the address of the page of its course
- * @param changed from the edition before; empty for nothing
+ * @param changed what editions changed of it, the latest first
  * @param leftOut dates that plain weeks would have, with the reason why not
  * @param status with its reason, for who looks at it
  * @param besides what else there is to say of it
@@ -35,8 +35,7 @@ public record SheetPage(
         String others,
         boolean cancelled,
         List<MeetingRow> meetings,
-        String changed,
-        int edition,
+        List<String> changed,
         String inClass,
         List<String> hours,
         List<Binding> binding,

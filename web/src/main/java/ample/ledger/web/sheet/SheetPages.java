@@ -98,8 +98,7 @@ final class SheetPages {
                                 meeting.kind().label() + ", "
                                         + Words.lowered(meeting.place().inWords())))
                         .toList(),
-                new ChangeWords(posted, preferences.clock()).of(section.entry()),
-                posted.edition().number(),
+                new ChangeWords(posted, preferences.clock()).ofAllEditions(section.entry()),
                 Words.inClass(ClassHours.of(section, schedule.term().calendar())),
                 HoursWords.of(Workload.of(section, schedule.term().calendar())),
                 dates.binding(schedule.lists().bindingRules()),

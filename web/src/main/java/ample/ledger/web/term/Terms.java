@@ -4,13 +4,13 @@ import ample.ledger.core.browse.Brief;
 import ample.ledger.core.browse.TermIndex;
 import ample.ledger.core.edition.Edition;
 import ample.ledger.core.edition.SectionChange;
-import ample.ledger.core.edition.SectionChanges;
 import ample.ledger.core.registrar.SeatWord;
 import ample.ledger.core.requirement.CourseGraph;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
 import ample.ledger.store.Editions;
+import ample.ledger.web.term.EditionComparisons.Correction;
 import ample.ledger.web.words.Words;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -38,12 +38,14 @@ public class Terms {
     private final Editions editions;
     private final LatestSeats seats;
     private final Clock clock;
+    private final EditionComparisons comparisons;
     private final Map<String, PostedTerm> latest = new ConcurrentHashMap<>();
     private final Map<String, Place> places = new ConcurrentHashMap<>();
 
     Terms(Editions editions, LatestSeats seats, Clock clock) {
         this.seats = seats;
         this.editions = editions;
+        this.comparisons = new EditionComparisons(editions);
         this.clock = clock;
     }
 
@@ -51,17 +53,18 @@ public class Terms {
      * A term as it is posted now.
      *
      * @param courses which of them lead to which
-     * @param changes what is different from the edition before, by entry number; empty until it is known
+     * @param corrections what it and the editions before it changed, the latest first; empty until it is known
      */
     public record PostedTerm(
-            Edition edition,
-            TermIndex index,
-            CourseGraph courses,
-            Optional<Map<EntryNumber, List<SectionChange>>> changes) {
+            Edition edition, TermIndex index, CourseGraph courses, Optional<List<Correction>> corrections) {
 
         /** What is different of this section from the edition before. */
         public List<SectionChange> changesOf(EntryNumber entry) {
-            return changes.map(all -> all.getOrDefault(entry, List.of())).orElse(List.of());
+            return corrections.stream()
+                    .flatMap(List::stream)
+                    .limit(1)
+                    .flatMap(last -> last.changes().getOrDefault(entry, List.of()).stream())
+                    .toList();
         }
 
         public Schedule schedule() {
@@ -70,8 +73,12 @@ public class Terms {
 
         /** When the edition was posted, where the institution stands: "Tue 17 Jun, 9:41". */
         public String postedAt() {
-            return Words.moment(
-                    edition.postedAt().atZone(schedule().institution().zone()));
+            return postedAt(edition);
+        }
+
+        /** The same of an earlier one. */
+        String postedAt(Edition some) {
+            return Words.moment(some.postedAt().atZone(schedule().institution().zone()));
         }
     }
 
@@ -189,17 +196,18 @@ public class Terms {
         places.keySet().removeIf(path -> !path.startsWith("season/") && !latest.containsKey(path));
     }
 
-    /** Finds out what is different from the edition before, of every term of which that is not known yet. */
-    public synchronized void compareEditions() {
-        latest.replaceAll((term, posted) -> posted.changes().isPresent() ? posted : compared(posted));
-    }
-
-    private PostedTerm compared(PostedTerm posted) {
-        Map<EntryNumber, List<SectionChange>> changes = editions.numbered(
-                        posted.edition().term(), posted.edition().number() - 1)
-                .map(before -> SectionChanges.between(editions.schedule(before), posted.schedule()))
-                .orElse(Map.of());
-        return new PostedTerm(posted.edition(), posted.index(), posted.courses(), Optional.of(changes));
+    /** Finds out what editions changed, of every term of which that is not known yet; terms can be asked for meanwhile. */
+    public void compareEditions() {
+        for (PostedTerm posted : List.copyOf(latest.values())) {
+            if (posted.corrections().isEmpty()) {
+                PostedTerm compared = new PostedTerm(
+                        posted.edition(),
+                        posted.index(),
+                        posted.courses(),
+                        Optional.of(comparisons.upTo(posted.edition(), posted.schedule())));
+                latest.replace(posted.edition().term(), posted, compared);
+            }
+        }
     }
 
     private boolean isFresh(@Nullable PostedTerm known, Edition current) {

@@ -1,5 +1,6 @@
 package ample.ledger.web.term;
 
+import static ample.ledger.core.fixtures.SectionBuilder.section;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 import static org.mockito.ArgumentMatchers.any;
@@ -8,8 +9,10 @@ import static org.mockito.Mockito.times;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
+import ample.ledger.core.calendar.ClockStyle;
 import ample.ledger.core.edition.Edition;
 import ample.ledger.core.fixtures.Schedules;
+import ample.ledger.core.schedule.Section;
 import ample.ledger.store.Editions;
 import java.time.Clock;
 import java.time.Instant;
@@ -61,6 +64,35 @@ class TermsTest {
     }
 
     @Test
+    void whatEveryEditionChangedIsSaidAndComparedOnce() {
+        Section monday =
+                section("TIDE 214").entry("40001").meets("Mon", "9:30-10:50").build();
+        Section tuesday =
+                section("TIDE 214").entry("40001").meets("Tue", "9:30-10:50").build();
+        Section taught = section("TIDE 214")
+                .entry("40001")
+                .meets("Tue", "9:30-10:50")
+                .taughtBy("Haldor")
+                .build();
+        when(editions.history("autumn-2031")).thenReturn(List.of(edition(3), edition(2), edition(1)));
+        when(editions.schedule(edition(1))).thenReturn(Schedules.of(monday));
+        when(editions.schedule(edition(2))).thenReturn(Schedules.of(tuesday));
+        when(editions.schedule(edition(3))).thenReturn(Schedules.of(taught));
+        current(3);
+        terms.refresh();
+        terms.compareEditions();
+        terms.compareEditions();
+
+        ChangeWords words = new ChangeWords(terms.get("autumn-2031"), ClockStyle.HOURS_24);
+        assertThat(words.of(taught.entry())).isEqualTo("was Instructor to be announced");
+        assertThat(words.ofAllEditions(taught.entry()))
+                .containsExactly(
+                        "Edition 3, Tue 17 Jun, 20:00: was Instructor to be announced",
+                        "Edition 2, Tue 17 Jun, 20:00: was Mon 9:30–10:50");
+        verify(editions, times(1)).schedule(edition(1));
+    }
+
+    @Test
     void aTermThatWasNeverPostedIsUnknown() {
         assertThatExceptionOfType(UnknownTermException.class)
                 .isThrownBy(() -> terms.get("spring-1999"))
@@ -68,7 +100,10 @@ class TermsTest {
     }
 
     private void current(int number) {
-        when(editions.allCurrent())
-                .thenReturn(List.of(new Edition(number, "halvermere", "autumn-2031", number, EVENING, "", "")));
+        when(editions.allCurrent()).thenReturn(List.of(edition(number)));
+    }
+
+    private static Edition edition(int number) {
+        return new Edition(number, "halvermere", "autumn-2031", number, EVENING, "", "");
     }
 }
