@@ -1,6 +1,8 @@
 package ample.ledger.core.requirement;
 
+import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.CourseCode;
+import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.StudentGroup;
 import ample.ledger.core.schedule.StudentGroup.About;
 import java.math.BigDecimal;
@@ -40,6 +42,17 @@ public record StudentRecord(
         placements = Set.copyOf(placements);
         permissions = Set.copyOf(permissions);
         groups = Map.copyOf(groups);
+    }
+
+    /** The credits of the courses passed, each counted once; of those that {@code schedule} does not post, none. */
+    public static BigDecimal creditsOf(List<Taken> courses, Schedule schedule) {
+        return courses.stream()
+                .filter(taken -> taken.grade().filter(Grade::passes).isPresent())
+                .map(Taken::course)
+                .distinct()
+                .flatMap(code -> schedule.course(code).stream())
+                .map(Course::credits)
+                .reduce(BigDecimal.ZERO, BigDecimal::add);
     }
 
     /** Whether the student is one of {@code group}; empty where the record does not say. */

@@ -2,6 +2,7 @@ package ample.ledger.core.requirement;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ample.ledger.core.fixtures.Schedules;
 import java.util.List;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
@@ -44,5 +45,14 @@ class RecordLinesTest {
                 .map(taken ->
                         taken.course() + taken.grade().map(grade -> " " + grade).orElse("") + "\n")
                 .collect(Collectors.joining());
+    }
+
+    @Test
+    void creditsAreThoseOfThePassedCoursesOnce() {
+        List<StudentRecord.Taken> taken = RecordLines.read(
+                        "TIDE 110 B\nTIDE 110 C\nTIDE 214 F\nGLAC 120\nNUMB 112 P\nBLOR 100 A")
+                .courses();
+
+        assertThat(StudentRecord.creditsOf(taken, Schedules.kernelSchedule())).isEqualByComparingTo("7");
     }
 }

@@ -2,10 +2,12 @@ package ample.ledger.web.guest;
 
 import ample.ledger.core.requirement.RecordLines;
 import ample.ledger.core.requirement.StudentRecord;
+import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.StudentGroup.About;
 import java.io.Serializable;
 import java.math.BigDecimal;
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -16,7 +18,7 @@ import org.jspecify.annotations.Nullable;
  * What a student said of their record, as they typed it.
  *
  * @param courses one a line, as {@link RecordLines} reads them
- * @param credits earned; empty where nothing was said
+ * @param credits earned; empty for those of the courses
  * @param level year of study; empty where nothing was said
  * @param placements one a line, by the names that the institution gives them
  * @param programme its code; empty where nothing was said
@@ -60,8 +62,10 @@ public record KeptRecord(String courses, String credits, String level, String pl
      * The record that it states; what cannot be read is passed over.
      *
      * @param home the code of the home campus; empty for none
+     * @param schedule what the courses count, where nothing was said of the credits earned
      */
-    public StudentRecord read(String home) {
+    public StudentRecord read(String home, Schedule schedule) {
+        List<StudentRecord.Taken> taken = RecordLines.read(courses).courses();
         Map<About, Set<String>> groups = new EnumMap<>(About.class);
         if (!programme.isEmpty()) {
             groups.put(About.PROGRAMME, Set.of(programme));
@@ -75,8 +79,8 @@ public record KeptRecord(String courses, String credits, String level, String pl
                 .filter(name -> !name.isEmpty())
                 .collect(Collectors.toSet());
         return new StudentRecord(
-                RecordLines.read(courses).courses(),
-                number(credits).map(BigDecimal::valueOf).orElse(BigDecimal.ZERO),
+                taken,
+                number(credits).map(BigDecimal::valueOf).orElseGet(() -> StudentRecord.creditsOf(taken, schedule)),
                 number(level).filter(year -> year >= 1),
                 names,
                 Set.of(),

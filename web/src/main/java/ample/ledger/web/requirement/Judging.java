@@ -21,7 +21,7 @@ public record Judging(
 
     public static Judging of(Schedule schedule, LocalDate today, Kept kept, Preferences preferences) {
         Optional<StudentRecord> student =
-                kept.record().said() ? Optional.of(kept.record().read(preferences.home())) : Optional.empty();
+                kept.record().said() ? Optional.of(kept.record().read(preferences.home(), schedule)) : Optional.empty();
         List<CourseCode> planned = kept.week(schedule).stream()
                 .map(section -> section.course().code())
                 .toList();
