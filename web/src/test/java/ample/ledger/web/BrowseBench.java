@@ -104,7 +104,9 @@ public final class BrowseBench {
             Page page = open(chromium.browser(), browse);
             String posted = page.locator("#account tbody td").first().textContent();
             System.out.printf("%n%s sections posted%n%n", posted);
+            StolenTime stolen = new StolenTime();
             changes(page, browse);
+            System.out.println("meanwhile " + stolen.inWords());
             scrolling(page, browse);
             page.close();
             firstView(chromium.browser(), browse);

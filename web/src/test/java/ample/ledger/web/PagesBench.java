@@ -58,8 +58,8 @@ public final class PagesBench {
                 .toList();
         System.out.printf(
                 "%n%,d sections posted; %d requests a second, %d s each%n%n", sheets.size(), A_SECOND, SECONDS);
-        System.out.println("| page | median, ms | 95th percentile, ms | longest, ms |");
-        System.out.println("|---|---|---|---|");
+        System.out.println("| page | median, ms | 95th percentile, ms | longest, ms | meanwhile |");
+        System.out.println("|---|---|---|---|---|");
         print("sheet", sheets);
         print(
                 "Browse, first view",
@@ -68,15 +68,17 @@ public final class PagesBench {
 
     private void print(String page, List<String> addresses) {
         ask(addresses, WARM_UP_SECONDS);
+        StolenTime stolen = new StolenTime();
         double[] times = ask(addresses, SECONDS);
         Arrays.sort(times);
         System.out.println(String.format(
                 Locale.ENGLISH,
-                "| %s | %.1f | %.1f | %.1f |",
+                "| %s | %.1f | %.1f | %.1f | %s |",
                 page,
                 times[times.length / 2],
                 times[times.length * 95 / 100],
-                times[times.length - 1]));
+                times[times.length - 1],
+                stolen.inWords()));
     }
 
     /** The time of each answer, in milliseconds from when it was due. */

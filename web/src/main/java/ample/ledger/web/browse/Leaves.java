@@ -45,8 +45,8 @@ final class Leaves {
         Leaves leaves = new Leaves(view.whole());
         for (int term = 0; term < terms.size(); term++) {
             List<Section> fitting = findings.get(term).fitting();
-            leaves.courses += heads(fitting, 0, fitting.size());
             boolean byCourse = order == Order.COURSE;
+            leaves.courses += byCourse ? 0 : heads(fitting, 0, fitting.size());
             leaves.add(
                     terms.get(term), byCourse ? fitting : findings.get(term).first(order, Integer.MAX_VALUE), byCourse);
         }
@@ -61,7 +61,9 @@ final class Leaves {
             while (byCourse && to < sections.size() && sameCourse(sections.get(to - 1), sections.get(to))) {
                 to++;
             }
-            leaves.add(new Leaf(posted, sections.subList(from, to), byCourse ? heads(sections, from, to) : 0));
+            int heads = byCourse ? heads(sections, from, to) : 0;
+            courses += heads;
+            leaves.add(new Leaf(posted, sections.subList(from, to), heads));
             from = to;
         }
     }
@@ -117,19 +119,26 @@ final class Leaves {
         return 0;
     }
 
-    /** The page on which each subject begins, in order. */
+    /** The page on which each subject begins, in order, of a list by course. */
     Map<String, Integer> subjects() {
         Map<String, Integer> first = new LinkedHashMap<>();
+        String subject = "";
         for (int leaf = 0; leaf < leaves.size(); leaf++) {
-            String subject = "";
-            for (Section section : leaves.get(leaf).sections()) {
-                String own = section.course().code().subject();
-                if (!own.equals(subject)) {
-                    first.putIfAbsent(own, leaf + 1);
-                    subject = own;
-                }
+            List<Section> sections = leaves.get(leaf).sections();
+            // In the order of courses a leaf that begins and ends with the subject before it has no other.
+            if (subjectOf(sections.get(0)).equals(subject)
+                    && subjectOf(sections.get(sections.size() - 1)).equals(subject)) {
+                continue;
+            }
+            for (Section section : sections) {
+                subject = subjectOf(section);
+                first.putIfAbsent(subject, leaf + 1);
             }
         }
         return first;
+    }
+
+    private static String subjectOf(Section section) {
+        return section.course().code().subject();
     }
 }
