@@ -12,7 +12,8 @@
 set -euo pipefail
 
 readonly OWNER=ledger_owner APP=ledger_app
-readonly FIRST_PORT=54320 LAST_PORT=54420
+# Below the range from which clients are given their ports: one of a client that has just gone cannot be listened on.
+readonly FIRST_PORT=24320 LAST_PORT=24420
 
 fail() { printf 'postgres: %s\n' "$*" >&2; exit 1; }
 
