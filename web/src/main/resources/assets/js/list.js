@@ -1,5 +1,6 @@
 // One long list: leaves that are not near the window are gaps of about their height. A leaf that comes near is fetched and put
 // into its gap; one that is far away becomes part of a gap again, so that a list of any length stays light.
+import { afterTheFrame } from "./frame.js";
 
 /** How far from the window leaves are fetched, in pixels, and how far they are let go again. */
 const NEAR = 600;
@@ -251,11 +252,9 @@ export function followList() {
   if (!document.querySelector("[data-part=browse]")) {
     return;
   }
-  unroll();
   // First the lines that are in sight, then the room for all others.
-  document.addEventListener("shown", () => {
-    requestAnimationFrame(() => setTimeout(unroll));
-  });
+  afterTheFrame(unroll);
+  document.addEventListener("shown", () => afterTheFrame(unroll));
   let waiting = false;
   document.addEventListener(
     "scroll",

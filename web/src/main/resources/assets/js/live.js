@@ -1,5 +1,6 @@
 // Seats follow the registrar: the server tells which have changed, and the cells on the page are fetched anew. When the
 // connection is lost the page says so, and tries again after a while that grows.
+import { afterTheFrame } from "./frame.js";
 
 /** Without a word for so long, in milliseconds, something is lost; the server says one every 15 seconds. */
 const SILENCE = 40_000;
@@ -93,7 +94,7 @@ function listen() {
 }
 
 export function followSeats() {
-  listen();
+  afterTheFrame(listen);
   window.addEventListener("pagehide", () => source?.close());
   window.addEventListener("pageshow", (event) => event.persisted && listen());
 }
