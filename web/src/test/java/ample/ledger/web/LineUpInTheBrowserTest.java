@@ -32,7 +32,7 @@ class LineUpInTheBrowserTest {
         assertThat(columns(page)).hasCount(3);
         String third = columns(page).nth(2).locator(".entry").textContent();
 
-        page.getByLabel("Keep " + third + " in my week").focus();
+        page.getByLabel("Add " + third + " to my week").focus();
         page.keyboard().press("Enter");
         assertThat(page.getByText("kept in your week")).hasCount(1);
         assertThat(columns(page)).hasCount(3);
@@ -60,8 +60,23 @@ class LineUpInTheBrowserTest {
                 .getByText("40108")
                 .click();
         assertThat(page).hasURL(Pattern.compile(".*line=40101,40108&.*"));
-        page.getByLabel("Keep 40101 in my week").click();
+        page.getByLabel("Add 40101 to my week").click();
         assertThat(page.getByText("kept in your week")).hasCount(1);
+    }
+
+    @Test
+    void aSheetIsLinedUpWithOthersOfItsKindAndKept(Tabs tabs, Ledger ledger) {
+        Page page = tabs.open(new Browser.NewContextOptions().setJavaScriptEnabled(false));
+        page.navigate(ledger.page("section/40101?subject=tide"));
+        page.getByText("Add to my week").click();
+        assertThat(page).hasURL(ledger.page("section/40101?subject=tide"));
+        assertThat(page.getByText("Kept in your week.")).isVisible();
+
+        page.getByText("Line up with others of its kind").click();
+        assertThat(columns(page)).hasCount(4);
+        assertThat(columns(page).first()).containsText("40101");
+        page.getByText("Back to where you were").click();
+        assertThat(page).hasURL(ledger.page("section/40101?subject=tide"));
     }
 
     @Test
@@ -90,7 +105,7 @@ class LineUpInTheBrowserTest {
                 .hasText("TIDE 110 X1v and GLAC 120 F4 clash: 20 minutes, 7 times, the first time on Mon 8 Sep.");
         assertThat(page.locator(".bar.clash")).hasCount(1);
 
-        page.getByLabel("Keep 40204 in my week").click();
+        page.getByLabel("Add 40204 to my week").click();
         page.getByLabel("Drop 40204").click();
         assertThat(page.locator(".clashes li"))
                 .hasText("TIDE 110 X1v and GLAC 120 F4 of your week clash: 20 minutes, 7 times,"

@@ -168,7 +168,7 @@ public final class LineWords {
                 runs(section),
                 changes.of(section.entry()),
                 looks ? lookingAt(section, open) : null,
-                first ? null : "/" + posted.edition().term() + "/week/add",
+                first ? null : new Addresses(posted.edition().term()).keep(),
                 week.contains(section.entry()),
                 open ? essentials(section) : null);
     }

@@ -5,6 +5,7 @@ import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Section;
 import ample.ledger.web.guest.Kept;
 import ample.ledger.web.preferences.Preferences;
+import ample.ledger.web.term.Addresses;
 import ample.ledger.web.term.Local;
 import ample.ledger.web.term.Terms;
 import ample.ledger.web.term.Terms.PostedTerm;
@@ -72,8 +73,8 @@ class LineUpController {
         List<Section> shown = sections.subList(0, Math.min(LineUpPages.MOST, sections.size()));
         List<Section> meant = meant(posted, add);
         if (meant.size() == 1 && shown.size() < LineUpPages.MOST) {
-            List<Section> more = Stream.concat(shown.stream(), meant.stream()).toList();
-            return "redirect:" + LineUpPages.address(term, more, Local.address(back));
+            return "redirect:"
+                    + new Addresses(term).lineUp(Stream.concat(shown.stream(), meant.stream()), Local.address(back));
         }
         if (!add.isBlank() && meant.isEmpty()) {
             say.add("%s has no section with the entry number “%s”, and no course of that code with sections."

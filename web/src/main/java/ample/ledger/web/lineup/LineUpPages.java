@@ -46,22 +46,13 @@ final class LineUpPages {
         this.back = back;
     }
 
-    /** The address of a line-up. */
-    static String address(String term, List<Section> sections, String back) {
-        return Addresses.with(Addresses.with("/" + term + "/line-up", "line", lines(sections)), "back", back);
-    }
-
-    private static String lines(List<Section> sections) {
-        return sections.stream().map(section -> section.entry().digits()).collect(Collectors.joining(","));
-    }
-
     /** Its own address. */
     String here() {
         return with(sections);
     }
 
     private String with(List<Section> others) {
-        return address(schedule.term().code(), others, back);
+        return new Addresses(schedule.term().code()).lineUp(others.stream(), back);
     }
 
     /**
@@ -84,7 +75,7 @@ final class LineUpPages {
                 schedule.term().code(),
                 schedule.term().name(),
                 here(),
-                lines(sections),
+                sections.stream().map(section -> section.entry().digits()).collect(Collectors.joining(",")),
                 sections.size() >= MOST,
                 text,
                 say,

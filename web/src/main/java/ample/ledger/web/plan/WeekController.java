@@ -108,7 +108,7 @@ class WeekController {
                         .toList(),
                 numbers.replace(',', '\n'),
                 new Addresses(term).browse(clear),
-                Addresses.with(Addresses.with("/" + term + "/line-up", "line", numbers), "back", "/" + term + "/week"));
+                new Addresses(term).lineUp(sections.stream(), "/" + term + "/week"));
     }
 
     private static Line line(PostedTerm posted, Section section, Strip.Ground ground, Preferences preferences) {

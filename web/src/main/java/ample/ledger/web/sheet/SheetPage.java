@@ -13,6 +13,10 @@ import org.jspecify.annotations.Nullable;
  * @param back the address of Browse with the same brief, at this section's line
  * @param summary place and people in one line
  * @param course the address of the page of its course
+ * @param here its own address
+ * @param keep where it is added to the visitor's week
+ * @param kept whether it is there already
+ * @param lineUp the address of a line-up of it and the nearest others of its kind; null where there are none
  * @param changed what editions changed of it, the latest first
  * @param leftOut dates that plain weeks would have, with the reason why not
  * @param status with its reason, for who looks at it
@@ -28,6 +32,10 @@ public record SheetPage(
         String back,
         String backSays,
         String summary,
+        String here,
+        String keep,
+        boolean kept,
+        @Nullable String lineUp,
         List<CodeWords.Part> code,
         SeatWords seats,
         String status,

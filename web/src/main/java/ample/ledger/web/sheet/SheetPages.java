@@ -31,9 +31,13 @@ import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /** Makes the sheet of one section. */
 final class SheetPages {
+
+    /** As many as a line-up holds. */
+    private static final int MOST_LINED_UP = 6;
 
     private final PostedTerm posted;
     private final Schedule schedule;
@@ -86,6 +90,10 @@ final class SheetPages {
                 addresses.browseAt(brief, section.entry()),
                 brief.isEmpty() ? "Back to all sections" : "Back to your brief",
                 Words.where(section) + " · " + Words.who(section),
+                addresses.sheet(section.entry(), brief),
+                addresses.keep(),
+                kept.week(schedule).contains(section),
+                lineUp(),
                 code(),
                 seats,
                 status.sentence(),
@@ -137,10 +145,24 @@ final class SheetPages {
                 .toList();
     }
 
-    private String others() {
-        List<Section> alike = schedule.sectionsOf(section.course().code()).stream()
+    /** The other sections of the course of the same kind that will be held. */
+    private List<Section> alike() {
+        return schedule.sectionsOf(section.course().code()).stream()
                 .filter(other -> !other.equals(section) && !other.cancelled() && other.kind() == section.kind())
                 .toList();
+    }
+
+    private @Nullable String lineUp() {
+        List<Section> alike = alike();
+        return alike.isEmpty()
+                ? null
+                : addresses.lineUp(
+                        Stream.concat(Stream.of(section), alike.stream()).limit(MOST_LINED_UP),
+                        addresses.sheet(section.entry(), brief));
+    }
+
+    private String others() {
+        List<Section> alike = alike();
         if (alike.isEmpty()) {
             return "It is the only " + section.kind().label().toLowerCase(Locale.ROOT) + " of this course.";
         }

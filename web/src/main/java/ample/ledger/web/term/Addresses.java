@@ -4,9 +4,11 @@ import ample.ledger.core.browse.Brief;
 import ample.ledger.core.exchange.SectionList;
 import ample.ledger.core.schedule.CourseCode;
 import ample.ledger.core.schedule.EntryNumber;
+import ample.ledger.core.schedule.Section;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * The addresses of one term's screens, or those of a season. Each carries the brief, so that every screen leads back to the
@@ -39,6 +41,17 @@ public record Addresses(String term) {
     /** The page of one course. */
     public String course(CourseCode course, Brief brief) {
         return "/" + term + "/course/" + encode(course.subject() + "-" + course.number()) + query(brief);
+    }
+
+    /** Sections side by side, with the way back to {@code back}. */
+    public String lineUp(Stream<Section> sections, String back) {
+        String lines = sections.map(section -> section.entry().digits()).collect(Collectors.joining(","));
+        return with(with("/" + term + "/line-up", "line", lines), "back", back);
+    }
+
+    /** Where sections are sent to be kept in the visitor's week. */
+    public String keep() {
+        return "/" + term + "/week/add";
     }
 
     /** The section's meetings as a calendar file. */
