@@ -33,7 +33,7 @@ port_is_free() { ! (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }
 
 choose_port() {
   local port kept=${1:-}
-  if [[ -n $kept ]] && port_is_free "$kept"; then echo "$kept"; return; fi
+  if [[ -n $kept ]] && ((kept >= FIRST_PORT && kept <= LAST_PORT)) && port_is_free "$kept"; then echo "$kept"; return; fi
   # Tests start clusters side by side; a random beginning keeps them off each other's feet.
   local count=$((LAST_PORT - FIRST_PORT)) offset=$((RANDOM))
   for ((i = 0; i < count; i++)); do

@@ -66,7 +66,9 @@ export function followChoice() {
       chosen.clear();
       tell();
     } else if (event.target.id === "copy-chosen") {
-      copy([...chosen].join("\n"), event.target);
+      // Of another term than the first, a line has its term before its number.
+      const numbers = [...chosen].map((line) => line.split(".").pop());
+      copy(numbers.join("\n"), event.target);
     } else if (event.target.matches("[data-copy]")) {
       const from = document.querySelector(event.target.dataset.copy);
       copy(from.textContent, event.target);

@@ -7,7 +7,7 @@ async function essentials(link) {
     await response.text(),
     "text/html",
   );
-  const entry = link.closest(".line").querySelector("[name=line]").value;
+  const entry = link.closest(".line").querySelector(".c-entry").textContent;
   return fresh.getElementById(`look-${entry}`);
 }
 

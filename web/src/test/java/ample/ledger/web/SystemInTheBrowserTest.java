@@ -61,6 +61,22 @@ class SystemInTheBrowserTest {
     }
 
     @Test
+    void linesOfTwoTermsAreKeptEachForItsOwn(Tabs tabs, Ledger ledger) {
+        for (boolean scripts : List.of(true, false)) {
+            Page page = tabs.open(new Browser.NewContextOptions().setJavaScriptEnabled(scripts));
+            page.navigate(ledger.root() + "/season/autumn-2031/browse?level=1&kind=lecture&whole=yes");
+            page.locator(".line [name=line]:not(button)").first().check();
+            page.locator(".line [name=line]:not(button)").last().check();
+            page.getByText("Add to my week").click();
+            assertThat(page.locator(".line .kept")).hasCount(2);
+
+            page.navigate(ledger.root() + "/quarter-autumn-2031/week");
+            assertThat(page.locator("#entries")).hasText(Pattern.compile("[0-9]+"));
+            page.context().close();
+        }
+    }
+
+    @Test
     void anotherTermTakesAlongWhatMakesSenseAndSaysWhatDoesNot(Tabs tabs, Ledger ledger) {
         Page page = tabs.open();
         page.navigate(ledger.page("browse?subject=tide&at=tidewall&days=only:mon,wed"));

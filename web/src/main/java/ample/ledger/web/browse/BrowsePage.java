@@ -12,6 +12,7 @@ import org.jspecify.annotations.Nullable;
  * @param action the path that forms of this screen go to
  * @param say what must be said before anything else: what of an address was not understood, or could not be taken along
  * @param here the address of what was understood
+ * @param back the same as it is looked at, whatever page of the list is shown
  * @param startOver the address without any condition; null when there is none to drop
  * @param heard how a line of text was read; null where the brief was not read from one
  * @param now what time the seats are of
@@ -28,6 +29,7 @@ public record BrowsePage(
         BriefSentence sentence,
         List<String> say,
         String here,
+        String back,
         @Nullable String startOver,
         @Nullable Heard heard,
         Account account,
@@ -136,7 +138,7 @@ public record BrowsePage(
      * @param course its course in a few words, where lines are not in order of their courses
      * @param away that it is not at the student's home campus; empty where it is
      * @param changed what is different from the edition before; empty for nothing
-     * @param elsewhere where it is added, if it is not of the first term browsed
+     * @param picked how forms send it
      * @param kept whether it is in the visitor's week
      * @param look opens it in place, or closes it; null where nothing does
      * @param essentials what it opens to; null while closed
@@ -160,7 +162,7 @@ public record BrowsePage(
             String runs,
             String changed,
             @Nullable String look,
-            @Nullable String elsewhere,
+            String picked,
             boolean kept,
             @Nullable Essentials essentials) {}
 

@@ -70,6 +70,7 @@ final class BrowsePages {
                 BriefSentence.of(brief, wording, view, editors, addresses),
                 say,
                 addresses.to(brief),
+                addresses.seen(view.onPage(1)),
                 brief.isEmpty() ? null : addresses.to(Brief.EVERYTHING),
                 heard,
                 account(findings.account()),

@@ -17,6 +17,7 @@ import ample.ledger.web.guest.Kept;
 import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Addresses;
 import ample.ledger.web.term.ChangeWords;
+import ample.ledger.web.term.Picked;
 import ample.ledger.web.term.Terms.PostedTerm;
 import ample.ledger.web.words.CodeWords;
 import ample.ledger.web.words.SeatWords;
@@ -168,7 +169,9 @@ public final class LineWords {
                 runs(section),
                 changes.of(section.entry()),
                 looks ? lookingAt(section, open) : null,
-                first ? null : new Addresses(posted.edition().term()).keep(),
+                first
+                        ? section.entry().toString()
+                        : Picked.elsewhere(posted.edition().term(), section.entry()),
                 week.contains(section.entry()),
                 open ? essentials(section) : null);
     }

@@ -1,10 +1,14 @@
 package ample.ledger.web.guest;
 
 import ample.ledger.core.schedule.EntryNumber;
+import ample.ledger.web.term.Addresses;
 import ample.ledger.web.term.Local;
+import ample.ledger.web.term.Picked;
 import jakarta.servlet.http.HttpServletRequest;
-import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -16,14 +20,31 @@ class KeptController {
 
     private static final int MOST_AT_ONCE = 100;
 
-    /** @param line entry numbers, each by itself or with commas between */
+    /**
+     * @param line sections, as {@link Picked} has them
+     * @param list whether {@code back} is a list that can be gone back to at one of its lines
+     */
     @PostMapping("/{term}/week/add")
     String add(
             @PathVariable String term,
             @RequestParam(defaultValue = "") List<String> line,
             @RequestParam(defaultValue = "/") String back,
+            @RequestParam(defaultValue = "false") boolean list,
             HttpServletRequest request) {
-        Kept.change(request, kept -> kept.adding(term, entries(line)));
+        Map<String, List<EntryNumber>> entries = entries(term, line);
+        Kept.change(request, kept -> {
+            Kept after = kept;
+            for (Map.Entry<String, List<EntryNumber>> some : entries.entrySet()) {
+                after = after.adding(some.getKey(), some.getValue());
+            }
+            return after;
+        });
+        List<EntryNumber> added =
+                entries.values().stream().flatMap(List::stream).toList();
+        if (list && added.size() == 1) {
+            EntryNumber entry = added.get(0);
+            return "redirect:" + Addresses.with(Local.address(back), "line", entry.digits()) + "#e" + entry;
+        }
         return "redirect:" + Local.address(back);
     }
 
@@ -33,7 +54,7 @@ class KeptController {
             @RequestParam(defaultValue = "") List<String> line,
             @RequestParam(defaultValue = "/") String back,
             HttpServletRequest request) {
-        Kept.change(request, kept -> kept.removing(term, entries(line)));
+        Kept.change(request, kept -> kept.removing(term, entries(term, line).getOrDefault(term, List.of())));
         return "redirect:" + Local.address(back);
     }
 
@@ -51,11 +72,15 @@ class KeptController {
         return "redirect:" + Local.address(back);
     }
 
-    private static List<EntryNumber> entries(List<String> lines) {
-        return lines.stream()
-                .flatMap(line -> Arrays.stream(line.split(",")))
+    /** By the codes of their terms. */
+    private static Map<String, List<EntryNumber>> entries(String term, List<String> line) {
+        return Picked.of(term, line).stream()
                 .limit(MOST_AT_ONCE)
-                .flatMap(entry -> EntryNumber.parse(entry).stream())
-                .toList();
+                .filter(picked -> EntryNumber.parse(picked.entry()).isPresent())
+                .collect(Collectors.groupingBy(
+                        Picked::term,
+                        LinkedHashMap::new,
+                        Collectors.mapping(
+                                picked -> EntryNumber.parse(picked.entry()).orElseThrow(), Collectors.toList())));
     }
 }

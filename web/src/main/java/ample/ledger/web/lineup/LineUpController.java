@@ -7,11 +7,11 @@ import ample.ledger.web.guest.Kept;
 import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Addresses;
 import ample.ledger.web.term.Local;
+import ample.ledger.web.term.Picked;
 import ample.ledger.web.term.Terms;
 import ample.ledger.web.term.Terms.PostedTerm;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -35,7 +35,7 @@ class LineUpController {
     }
 
     /**
-     * @param line entry numbers, each by itself, as forms send them, or with commas between
+     * @param line sections, as {@link Picked} has them
      * @param add one more section, by its entry number; or a course, by its code, of whose sections one can then be chosen
      */
     @GetMapping("/{term}/line-up")
@@ -51,16 +51,17 @@ class LineUpController {
         String name = posted.schedule().term().name();
         List<String> say = new ArrayList<>();
         List<Section> sections = new ArrayList<>();
-        for (String entry : line.stream()
-                .flatMap(some -> Arrays.stream(some.split(",")))
-                .map(String::strip)
-                .filter(some -> !some.isEmpty())
-                .distinct()
-                .toList()) {
-            Optional<Section> section = EntryNumber.parse(entry).flatMap(posted.schedule()::section);
+        for (Picked picked : Picked.of(term, line)) {
+            Optional<Section> section = EntryNumber.parse(picked.entry())
+                    .filter(entry -> picked.term().equals(term))
+                    .flatMap(posted.schedule()::section);
             section.ifPresentOrElse(
                     sections::add,
-                    () -> say.add("%s has no section with the entry number “%s”.".formatted(name, entry)));
+                    () -> say.add(
+                            picked.term().equals(term)
+                                    ? "%s has no section with the entry number “%s”.".formatted(name, picked.entry())
+                                    : "Sections of one term stand side by side, here those of %s; left out: %s of %s."
+                                            .formatted(name, picked.entry(), nameOf(picked.term()))));
         }
         if (sections.size() > LineUpPages.MOST) {
             say.add("%d sections stand side by side at most; left out: %s."
@@ -90,6 +91,15 @@ class LineUpController {
                         Kept.of(request).week(term).size()));
         model.addAttribute("page", pages.page(say, add.strip(), meant));
         return "lineup/page";
+    }
+
+    /** The name of another term; its code for one that is not posted. */
+    private String nameOf(String term) {
+        return terms.all().stream()
+                .filter(posted -> posted.edition().term().equals(term))
+                .map(posted -> posted.schedule().term().name())
+                .findFirst()
+                .orElse(term);
     }
 
     /** The section of an entry number, or all those of a course, whatever stands between the parts of its code. */
