@@ -124,6 +124,22 @@ class SheetInTheBrowserTest {
     }
 
     @Test
+    void twinsShareOnePoolAndOneAccount(Tabs tabs, Ledger ledger) {
+        Page page = tabs.open(new Browser.NewContextOptions().setJavaScriptEnabled(false));
+        page.navigate(ledger.page(YEAR_LONG));
+        List<String> account = page.locator("#seats-title ~ .account td").allTextContents();
+        assertThat(page.locator("#seats-title ~ .account")).containsText("shared with LIMN 244d");
+        Locator twin = page.locator("#twins-title ~ table");
+        assertThat(twin).containsText("LIMN 244d F3e");
+
+        twin.locator("a").click();
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)))
+                .containsText("for Limnologists");
+        assertThat(page.locator("#seats-title ~ .account td").allTextContents()).isEqualTo(account);
+        assertThat(page.locator("#twins-title ~ table")).containsText("GLAC 240d F3e");
+    }
+
+    @Test
     void yearLongCourseSaysItsDatesAndThoseThatBind(Tabs tabs, Ledger ledger) {
         Page page = tabs.open();
         page.navigate(ledger.page(YEAR_LONG));

@@ -77,7 +77,7 @@ class TermCalendarTest {
     }
 
     /** An independent expander of recurrences, lib-recur, gives the same dates for any days, weeks and first day. */
-    @Property(tries = 300)
+    @Property(tries = 2000)
     void agreesWithAnIndependentExpander(
             @ForAll @IntRange(min = 1, max = 127) int days,
             @ForAll @IntRange(min = 1, max = 2) int everyWeeks,

@@ -201,10 +201,7 @@ public final class LineWords {
 
     private Essentials essentials(Section section) {
         List<Fact> facts = new ArrayList<>();
-        facts.add(new Fact(
-                "Code",
-                CodeWords.of(schedule.codeKey(), "course", section.course().written()) + "; "
-                        + CodeWords.of(schedule.codeKey(), "section", section.code())));
+        facts.add(new Fact("Code", CodeWords.ofSection(schedule.codeKey(), section)));
         facts.add(new Fact(
                 "Dates",
                 section.span().name() + ", " + Words.dates(section.span().dates())));

@@ -43,6 +43,7 @@ public record LineUpPage(
     /**
      * One section.
      *
+     * @param means its code as the institution's key explains it
      * @param course the address of the page of its course
      * @param drop the address of the line-up without it
      * @param kept whether it is in the visitor's week
@@ -51,6 +52,7 @@ public record LineUpPage(
     public record Column(
             String entry,
             String name,
+            String means,
             String title,
             String sheet,
             String course,

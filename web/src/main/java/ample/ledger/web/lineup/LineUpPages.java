@@ -15,6 +15,7 @@ import ample.ledger.web.lineup.LineUpPage.Same;
 import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Addresses;
 import ample.ledger.web.term.Terms.PostedTerm;
+import ample.ledger.web.words.CodeWords;
 import ample.ledger.web.words.SeatWords;
 import ample.ledger.web.words.Strip;
 import ample.ledger.web.words.Words;
@@ -108,6 +109,7 @@ final class LineUpPages {
         return new Column(
                 section.entry().toString(),
                 section.toString(),
+                CodeWords.ofSection(schedule.codeKey(), section),
                 section.course().title(),
                 addresses.sheet(section.entry(), Brief.EVERYTHING),
                 addresses.course(section.course().code(), Brief.EVERYTHING),

@@ -94,8 +94,16 @@ public record SheetPage(
     /**
      * Another section, in a line.
      *
+     * @param means its code as the institution's key explains it
      * @param inTheWay what stands in the way of taking it; empty for nothing
      */
     public record Related(
-            String entry, String name, String address, String when, String where, String inTheWay, SeatWords seats) {}
+            String entry,
+            String name,
+            String means,
+            String address,
+            String when,
+            String where,
+            String inTheWay,
+            SeatWords seats) {}
 }

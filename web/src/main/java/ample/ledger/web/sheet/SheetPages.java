@@ -215,6 +215,7 @@ final class SheetPages {
                         other.course().equals(section.course())
                                 ? other.code() + ", " + other.kind().label().toLowerCase(Locale.ROOT)
                                 : other.toString(),
+                        CodeWords.ofSection(schedule.codeKey(), other),
                         addresses.sheet(other.entry(), brief),
                         other.meetings().stream()
                                 .map(meeting -> Words.when(meeting.timing(), preferences.clock()))

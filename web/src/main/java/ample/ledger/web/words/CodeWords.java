@@ -1,6 +1,7 @@
 package ample.ledger.web.words;
 
 import ample.ledger.core.code.CodeKey;
+import ample.ledger.core.schedule.Section;
 import java.util.List;
 import java.util.stream.Collectors;
 
@@ -19,6 +20,11 @@ public final class CodeWords {
                 .filter(part -> !part.punctuation())
                 .map(part -> part.text() + " " + part.meaning().orElse("not in the code key"))
                 .collect(Collectors.joining(", "));
+    }
+
+    /** The codes of a section and of its course. */
+    public static String ofSection(CodeKey key, Section section) {
+        return of(key, "course", section.course().written()) + "; " + of(key, "section", section.code());
     }
 
     /** The same part by part, to be shown in large. */
