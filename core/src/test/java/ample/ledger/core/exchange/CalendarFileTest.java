@@ -144,7 +144,7 @@ class CalendarFileTest {
     }
 
     /** Random meetings on random calendars, by two independent expanders. */
-    @Property(tries = 2000)
+    @Property(tries = 400)
     void twoExpandersGiveTheDatesOfTheTermCalendar(
             @ForAll @IntRange(min = 1, max = 127) int days,
             @ForAll @IntRange(min = 1, max = 2) int everyWeeks,
