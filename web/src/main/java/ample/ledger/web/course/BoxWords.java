@@ -7,6 +7,7 @@ import ample.ledger.core.schedule.CourseCode;
 import ample.ledger.core.schedule.Prerequisite;
 import ample.ledger.web.requirement.Judging;
 import ample.ledger.web.term.Addresses;
+import ample.ledger.web.words.CodeWords;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -35,6 +36,11 @@ final class BoxWords {
 
     String title(CourseCode code) {
         return course(code).map(Course::title).orElse("not posted");
+    }
+
+    /** Its code as the institution's key explains it. */
+    String means(CourseCode code) {
+        return CodeWords.of(judging.schedule().codeKey(), "course", code(code));
     }
 
     /** The title in two lines at most; what does not fit is left out, and said to be. */

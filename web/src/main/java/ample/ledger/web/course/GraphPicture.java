@@ -50,6 +50,7 @@ public record GraphPicture(
      * One course.
      *
      * @param says what else there is to say of it in two words; empty for nothing
+     * @param means its code as the institution's key explains it
      * @param address of its page; null where it is not posted, and for the course of the page itself
      */
     public record Box(
@@ -62,6 +63,7 @@ public record GraphPicture(
             String says,
             @Nullable String address,
             String label,
+            String means,
             boolean middle) {}
 
     /**
@@ -129,6 +131,7 @@ public record GraphPicture(
                                 words.title(code),
                                 middle ? "this course" : side,
                                 middle || says.isEmpty() ? "" : ", " + says),
+                words.means(code),
                 middle);
     }
 
