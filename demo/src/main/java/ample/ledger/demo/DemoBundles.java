@@ -136,7 +136,9 @@ public final class DemoBundles {
                 days("2032-04-26", "2032-04-27", "2032-04-28", "2032-04-29", "2032-04-30"),
                 days("2032-02-07", "2032-03-20", "2032-04-03", "2032-04-17"),
                 new Dice(seed + 2),
-                SPRING);
+                SPRING,
+                12,
+                18);
     }
 
     private BundleTables summer() {
@@ -148,7 +150,9 @@ public final class DemoBundles {
                 List.of(),
                 days("2032-06-19", "2032-07-03", "2032-07-24"),
                 new Dice(seed + 3),
-                SUMMER);
+                SUMMER,
+                6,
+                9);
     }
 
     /** @param halves first and last day of the first half, then of the second; between them nothing is held */
@@ -160,7 +164,9 @@ public final class DemoBundles {
             List<LocalDate> examDays,
             List<LocalDate> saturdays,
             Dice dice,
-            int size) {
+            int size,
+            int fullTime,
+            int overLoad) {
         Rows rows = withoutSections(kernel.tables());
         rows.add("terms", code, name, date(halves[0]), date(halves[3]), code, name);
         date(halves[1])
@@ -171,6 +177,7 @@ public final class DemoBundles {
         span(rows, code, "first-half", "First half", halves[0], halves[1], "A");
         span(rows, code, "second-half", "Second half", halves[2], halves[3], "B");
         openings(rows, code, opens);
+        loads(rows, code, fullTime, overLoad);
         TermPlan plan = new TermPlan(
                 code, "full-term", "first-half", "second-half", "", "", examDays, saturdays, FIRST_GENERATED);
         halvermere(rows, plan, dice, size, false);
@@ -236,6 +243,7 @@ public final class DemoBundles {
                         "spans",
                         "binding_dates",
                         "openings",
+                        "loads",
                         "instructors",
                         "seat_pools",
                         "held_seats",
@@ -254,6 +262,16 @@ public final class DemoBundles {
 
     static void span(Rows rows, String term, String code, String name, String first, String last, String mark) {
         rows.add("spans", term, code, name, date(first), date(last), mark);
+    }
+
+    private static void loads(Rows rows, String term, int fullTime, int overLoad) {
+        rows.add("loads", "full-time", term, new BigDecimal(fullTime), null);
+        rows.add(
+                "loads",
+                "over-load",
+                term,
+                new BigDecimal(overLoad),
+                "More than " + overLoad + " credits need an adviser's signature.");
     }
 
     private static void openings(Rows rows, String term, String first) {

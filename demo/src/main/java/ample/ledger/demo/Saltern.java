@@ -66,6 +66,10 @@ final class Saltern {
                 "Brine House",
                 new BigDecimal("47.0305"),
                 new BigDecimal("-14.8188"));
+        rows.add("journeys", "pans", "tidewall", 30, "ferry");
+        rows.add("journeys", "pans", "orchard-yard", 45, "ferry and shuttle");
+        rows.add("journeys", "pans", "upper-fell", 90, "ferry and shuttle");
+        rows.add("loads", "full-time", term, new BigDecimal(8), null);
         salternKey(rows);
         List<SubjectWords> subjects = Vocabulary.subjects("saltern.txt");
         requirements(kernel, rows, subjects);

@@ -1,5 +1,6 @@
 package ample.ledger.core.browse;
 
+import ample.ledger.core.plan.CompleteSets;
 import ample.ledger.core.schedule.Schedule;
 import java.util.ArrayList;
 import java.util.Arrays;

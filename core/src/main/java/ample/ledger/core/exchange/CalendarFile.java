@@ -4,6 +4,7 @@ import ample.ledger.core.calendar.DateRange;
 import ample.ledger.core.calendar.TermCalendar;
 import ample.ledger.core.calendar.TimeRange;
 import ample.ledger.core.calendar.Timing;
+import ample.ledger.core.plan.Attendance;
 import ample.ledger.core.schedule.Meeting;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
@@ -19,7 +20,9 @@ import java.time.format.DateTimeFormatter;
 import java.time.zone.ZoneOffsetTransition;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
@@ -42,13 +45,9 @@ public final class CalendarFile {
     private static final int LINE = 75;
 
     private final StringBuilder text = new StringBuilder();
-    private final Schedule schedule;
-    private final ZoneId zone;
     private final String stamp;
 
-    private CalendarFile(Schedule schedule, Instant now) {
-        this.schedule = schedule;
-        this.zone = schedule.institution().zone();
+    private CalendarFile(Instant now) {
         this.stamp = UTC.format(LocalDateTime.ofInstant(now, ZoneOffset.UTC));
     }
 
@@ -58,40 +57,52 @@ public final class CalendarFile {
      * @param now the moment it is made
      */
     public static String of(Collection<Section> sections, Schedule schedule, Instant now) {
-        CalendarFile file = new CalendarFile(schedule, now);
+        return of(Attendance.of(sections, schedule), now);
+    }
+
+    /** The same of sections of several terms. */
+    public static String of(Collection<Attendance> attendances, Instant now) {
+        CalendarFile file = new CalendarFile(now);
         file.line("BEGIN:VCALENDAR");
         file.line("VERSION:2.0");
         file.line("PRODID:-//Ample Ledger//Schedule of classes//EN");
         file.line("CALSCALE:GREGORIAN");
-        List<Section> held =
-                sections.stream().filter(section -> !section.cancelled()).toList();
-        file.zone(held);
-        held.forEach(file::section);
+        Map<ZoneId, List<Attendance>> held = attendances.stream()
+                .filter(attendance -> !attendance.section().cancelled())
+                .collect(Collectors.groupingBy(
+                        attendance -> attendance.schedule().institution().zone(),
+                        LinkedHashMap::new,
+                        Collectors.toList()));
+        held.forEach(file::zone);
+        held.values().forEach(some -> some.forEach(file::attendance));
         file.line("END:VCALENDAR");
         return file.text.toString();
     }
 
-    private void section(Section section) {
+    private void attendance(Attendance attendance) {
+        Section section = attendance.section();
         List<Meeting> all = Stream.concat(section.meetings().stream(), section.exams().stream())
                 .toList();
         for (int i = 0; i < all.size(); i++) {
             Meeting meeting = all.get(i);
             Optional<TimeRange> time = meeting.timing().time();
-            List<LocalDate> dates = schedule.term().calendar().datesOf(meeting.timing());
+            List<LocalDate> dates = attendance.term().calendar().datesOf(meeting.timing());
             if (time.isPresent() && !dates.isEmpty()) {
-                event(section, i, meeting, time.get(), dates);
+                event(attendance, i, meeting, time.get(), dates);
             }
         }
     }
 
-    private void event(Section section, int number, Meeting meeting, TimeRange time, List<LocalDate> dates) {
+    private void event(Attendance attendance, int number, Meeting meeting, TimeRange time, List<LocalDate> dates) {
+        Section section = attendance.section();
+        ZoneId zone = attendance.schedule().institution().zone();
         line("BEGIN:VEVENT");
         line("UID:%s-%s-%d@%s"
                 .formatted(
-                        schedule.term().code(),
+                        attendance.term().code(),
                         section.entry(),
                         number,
-                        schedule.institution().code()));
+                        attendance.schedule().institution().code()));
         line("DTSTAMP:" + stamp);
         // What the plain weeks give, and of it what is held; the first that is both begins the event.
         List<LocalDate> plain = TermCalendar.PLAIN.datesOf(meeting.timing());
@@ -101,19 +112,22 @@ public final class CalendarFile {
         if (meeting.timing() instanceof Timing.Weekly weekly && plain.contains(first)) {
             List<LocalDate> fromFirst =
                     plain.stream().filter(date -> !date.isBefore(first)).toList();
-            rule(weekly, time.start(), fromFirst.get(fromFirst.size() - 1));
+            rule(weekly, time.start(), fromFirst.get(fromFirst.size() - 1), zone);
             dates(
                     "EXDATE",
                     time,
+                    zone,
                     fromFirst.stream().filter(date -> !dates.contains(date)).toList());
             dates(
                     "RDATE",
                     time,
+                    zone,
                     dates.stream().filter(date -> !fromFirst.contains(date)).toList());
         } else {
             dates(
                     "RDATE",
                     time,
+                    zone,
                     dates.stream().filter(date -> !date.equals(first)).toList());
         }
         line("SUMMARY:"
@@ -131,14 +145,14 @@ public final class CalendarFile {
         line("END:VEVENT");
     }
 
-    private void rule(Timing.Weekly weekly, LocalTime start, LocalDate last) {
+    private void rule(Timing.Weekly weekly, LocalTime start, LocalDate last, ZoneId zone) {
         String days = weekly.days().list().stream().map(CalendarFile::code).collect(Collectors.joining(","));
         // UNTIL is in UTC where the start names a zone: RFC 5545, section 3.3.10.
         String until = UTC.format(last.atTime(start).atZone(zone).withZoneSameInstant(ZoneOffset.UTC));
         line("RRULE:FREQ=WEEKLY;INTERVAL=%d;WKST=MO;BYDAY=%s;UNTIL=%s".formatted(weekly.everyWeeks(), days, until));
     }
 
-    private void dates(String property, TimeRange time, List<LocalDate> dates) {
+    private void dates(String property, TimeRange time, ZoneId zone, List<LocalDate> dates) {
         if (!dates.isEmpty()) {
             line(property + ";TZID=" + zone + ":"
                     + dates.stream()
@@ -148,13 +162,10 @@ public final class CalendarFile {
     }
 
     /** The zone with every change of its offset from a year before the sections begin to a year after they end. */
-    private void zone(List<Section> sections) {
-        if (sections.isEmpty()) {
-            return;
-        }
+    private void zone(ZoneId zone, List<Attendance> attendances) {
         TreeSet<LocalDate> bounds = new TreeSet<>();
-        for (Section section : sections) {
-            DateRange dates = section.span().dates();
+        for (Attendance attendance : attendances) {
+            DateRange dates = attendance.section().span().dates();
             bounds.add(dates.first());
             bounds.add(dates.last());
         }

@@ -12,7 +12,9 @@ import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.CourseCode;
 import ample.ledger.core.schedule.Department;
 import ample.ledger.core.schedule.Institution;
+import ample.ledger.core.schedule.Journey;
 import ample.ledger.core.schedule.Lists;
+import ample.ledger.core.schedule.LoadRule;
 import ample.ledger.core.schedule.Opening;
 import ample.ledger.core.schedule.Programme;
 import ample.ledger.core.schedule.Requirement;
@@ -99,7 +101,9 @@ final class ScheduleAssembler {
                 List.copyOf(programmes.values()),
                 rows.each("requirements", row -> new Requirement(row.text("requirement"), row.text("name"))),
                 rows.each("binding_dates", ScheduleAssembler::bindingRule),
-                rows.each("openings", ScheduleAssembler::opening));
+                rows.each("openings", ScheduleAssembler::opening),
+                rows.each("loads", ScheduleAssembler::loadRule),
+                rows.each("journeys", ScheduleAssembler::journey));
         CodeKey codeKey = codeKey();
         stopIfFaulty();
         return new Schedule(
@@ -183,6 +187,20 @@ final class ScheduleAssembler {
                 least,
                 most,
                 row.date("date").atTime(time));
+    }
+
+    private static LoadRule loadRule(BundleTable.Row row) {
+        return new LoadRule(
+                Coded.parse(LoadRule.Sort.class, row.text("load")).orElseThrow(),
+                row.number("credits"),
+                row.optionalText("meaning"));
+    }
+
+    private static Journey journey(BundleTable.Row row) {
+        if (row.text("from_campus").equals(row.text("to_campus"))) {
+            throw new Unfit("to_campus", "It must be another campus than the first.");
+        }
+        return new Journey(row.text("from_campus"), row.text("to_campus"), row.integer("minutes"), row.text("means"));
     }
 
     private CodeKey codeKey() {

@@ -1,27 +1,29 @@
 package ample.ledger.core.plan;
 
 import ample.ledger.core.calendar.Days;
-import ample.ledger.core.calendar.Overlaps;
-import ample.ledger.core.calendar.TermCalendar;
 import ample.ledger.core.calendar.TimeRange;
-import ample.ledger.core.calendar.Timing;
-import ample.ledger.core.schedule.Section;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
 
 /**
- * Two sections of one term whose meetings are held at the same time: date by date, so that two halves of a term do not clash.
+ * Two engagements that are held at the same time: date by date, so that two halves of a term do not clash.
  *
+ * @param exam whether an exam is one of what clashes; what clashes beside it is another clash
  * @param hours of the week at which they do, each pair of meetings by itself; none for those that share only a date
  * @param minutesByDate for each date on which they do, how many minutes they share; at least one date, each at least 1
  */
-public record Clash(Section one, Section other, List<Hours> hours, SortedMap<LocalDate, Integer> minutesByDate) {
+public record Clash(
+        Engagement one,
+        Engagement other,
+        boolean exam,
+        List<Hours> hours,
+        SortedMap<LocalDate, Integer> minutesByDate) {
 
     /** A time on some days of the week. */
     public record Hours(Days days, TimeRange time) {}
@@ -44,40 +46,41 @@ public record Clash(Section one, Section other, List<Hours> hours, SortedMap<Loc
         return Collections.max(minutesByDate.values());
     }
 
-    /** Every clash between two of {@code sections}, in their order. Cost: each pair of meetings once. */
-    public static List<Clash> among(List<Section> sections, TermCalendar calendar) {
-        Overlaps overlaps = new Overlaps(calendar);
+    /** Every clash of meetings and busy times between two of these, in their order; exams are not looked at. */
+    public static List<Clash> among(List<? extends Engagement> engagements) {
+        return all(engagements).stream().filter(clash -> !clash.exam()).toList();
+    }
+
+    /** The same of one of these with one of {@code others}; none of an engagement with itself. */
+    public static List<Clash> between(Collection<? extends Engagement> some, Collection<? extends Engagement> others) {
+        return some.stream()
+                .flatMap(one -> others.stream()
+                        .filter(other -> !other.equals(one))
+                        .flatMap(other -> between(one, other, false).stream()))
+                .toList();
+    }
+
+    /** Every clash between two of these, exams included, in their order. Cost: each pair of stays once. */
+    static List<Clash> all(List<? extends Engagement> engagements) {
         List<Clash> clashes = new ArrayList<>();
-        for (int i = 0; i < sections.size(); i++) {
-            for (int j = i + 1; j < sections.size(); j++) {
-                clash(sections.get(i), sections.get(j), overlaps).ifPresent(clashes::add);
+        for (int i = 0; i < engagements.size(); i++) {
+            for (int j = i + 1; j < engagements.size(); j++) {
+                between(engagements.get(i), engagements.get(j), false).ifPresent(clashes::add);
+                between(engagements.get(i), engagements.get(j), true).ifPresent(clashes::add);
             }
         }
         return clashes;
     }
 
-    /** Every clash of one of {@code sections} with one of {@code others}; none of a section with itself. */
-    public static List<Clash> between(List<Section> sections, List<Section> others, TermCalendar calendar) {
-        Overlaps overlaps = new Overlaps(calendar);
-        return sections.stream()
-                .flatMap(section -> others.stream()
-                        .filter(other -> !other.equals(section))
-                        .flatMap(other -> clash(section, other, overlaps).stream()))
-                .toList();
-    }
-
-    private static Optional<Clash> clash(Section one, Section other, Overlaps overlaps) {
+    private static Optional<Clash> between(Engagement one, Engagement other, boolean exam) {
         SortedMap<LocalDate, Integer> minutes = new TreeMap<>();
         List<Hours> hours = new ArrayList<>();
-        for (Timing some : one.timings()) {
-            for (Timing others : other.timings()) {
-                Set<LocalDate> dates = overlaps.dates(List.of(some), List.of(others));
-                if (!dates.isEmpty()) {
-                    TimeRange shared = some.time()
-                            .orElseThrow()
-                            .overlap(others.time().orElseThrow())
-                            .orElseThrow();
-                    dates.forEach(date -> minutes.merge(date, shared.minutes(), Integer::sum));
+        for (Stay some : one.stays()) {
+            for (Stay others : other.stays()) {
+                if ((some.exam() || others.exam()) == exam && some.clashes(others)) {
+                    TimeRange shared = some.time().overlap(others.time()).orElseThrow();
+                    some.dates().and(others.dates()).stream()
+                            .forEach(date -> minutes.merge(date, shared.minutes(), Integer::sum));
                     Days days = some.days().and(others.days());
                     if (!days.isEmpty()) {
                         hours.add(new Hours(days, shared));
@@ -85,6 +88,6 @@ public record Clash(Section one, Section other, List<Hours> hours, SortedMap<Loc
                 }
             }
         }
-        return minutes.isEmpty() ? Optional.empty() : Optional.of(new Clash(one, other, hours, minutes));
+        return minutes.isEmpty() ? Optional.empty() : Optional.of(new Clash(one, other, exam, hours, minutes));
     }
 }

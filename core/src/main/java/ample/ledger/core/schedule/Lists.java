@@ -11,7 +11,9 @@ public record Lists(
         List<Programme> programmes,
         List<Requirement> requirements,
         List<BindingRule> bindingRules,
-        List<Opening> openings) {
+        List<Opening> openings,
+        List<LoadRule> loads,
+        List<Journey> journeys) {
 
     public Lists {
         campuses = List.copyOf(campuses);
@@ -21,5 +23,7 @@ public record Lists(
         requirements = List.copyOf(requirements);
         bindingRules = List.copyOf(bindingRules);
         openings = List.copyOf(openings);
+        loads = List.copyOf(loads);
+        journeys = List.copyOf(journeys);
     }
 }

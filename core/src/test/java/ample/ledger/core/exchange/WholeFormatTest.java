@@ -14,7 +14,9 @@ import ample.ledger.core.schedule.CreditShare;
 import ample.ledger.core.schedule.CrossListing;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Equivalent;
+import ample.ledger.core.schedule.Journey;
 import ample.ledger.core.schedule.Kind;
+import ample.ledger.core.schedule.LoadRule;
 import ample.ledger.core.schedule.Marks;
 import ample.ledger.core.schedule.Meeting;
 import ample.ledger.core.schedule.Opening;
@@ -135,6 +137,20 @@ class WholeFormatTest {
                         60,
                         Optional.of(89),
                         LocalDate.of(2031, 6, 12).atTime(8, 0)));
+    }
+
+    @Test
+    void loadsAndJourneys() {
+        assertThat(KERNEL.lists().loads())
+                .containsExactly(
+                        new LoadRule(LoadRule.Sort.FULL_TIME, BigDecimal.valueOf(12), Optional.empty()),
+                        new LoadRule(
+                                LoadRule.Sort.OVER_LOAD,
+                                BigDecimal.valueOf(18),
+                                Optional.of("More than 18 credits need an adviser's signature.")));
+        assertThat(KERNEL.lists().journeys())
+                .contains(new Journey("tidewall", "upper-fell", 55, "shuttle"))
+                .allMatch(journey -> journey.joins(journey.to(), journey.from()));
     }
 
     @Test

@@ -5,10 +5,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ample.ledger.core.calendar.DateRange;
 import ample.ledger.core.calendar.Days;
-import ample.ledger.core.calendar.TermCalendar;
 import ample.ledger.core.calendar.TimeRange;
 import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.core.fixtures.SectionBuilder;
+import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
@@ -17,8 +17,7 @@ import org.junit.jupiter.api.Test;
 
 class ClashTest {
 
-    private static final TermCalendar CALENDAR =
-            Schedules.kernelSchedule().term().calendar();
+    private static final Schedule KERNEL = Schedules.kernelSchedule();
     private static final DateRange FIRST_HALF = new DateRange(LocalDate.of(2031, 9, 8), LocalDate.of(2031, 10, 24));
     private static final DateRange SECOND_HALF = new DateRange(LocalDate.of(2031, 11, 3), LocalDate.of(2031, 12, 19));
 
@@ -27,7 +26,7 @@ class ClashTest {
         Section lecture = section("TIDE 214").meets("Mon Wed", "9:30-10:50").build();
         Section lab = section("LIMN 130").meets("Wed", "10:30-12:20").build();
 
-        assertThat(Clash.among(List.of(lecture, lab), CALENDAR)).singleElement().satisfies(clash -> {
+        assertThat(clashes(lecture, lab)).singleElement().satisfies(clash -> {
             assertThat(clash.minutes()).isEqualTo(20);
             assertThat(clash.times())
                     .as("the Wednesdays of term, without Harvest Week")
@@ -36,11 +35,10 @@ class ClashTest {
             assertThat(clash.hours())
                     .containsExactly(new Clash.Hours(Days.of(DayOfWeek.WEDNESDAY), TimeRange.of("10:30", "10:50")));
         });
-        assertThat(Clash.among(List.of(lab, lecture), CALENDAR))
+        assertThat(clashes(lab, lecture))
                 .extracting(Clash::minutesByDate)
-                .isEqualTo(Clash.among(List.of(lecture, lab), CALENDAR).stream()
-                        .map(Clash::minutesByDate)
-                        .toList());
+                .isEqualTo(
+                        clashes(lecture, lab).stream().map(Clash::minutesByDate).toList());
     }
 
     /** Common practice, no source: half-term sections in one slot, in different halves, do not clash. */
@@ -49,9 +47,8 @@ class ClashTest {
         Section first = half("RHET 205", FIRST_HALF);
         Section second = half("CART 210", SECOND_HALF);
 
-        assertThat(Clash.among(List.of(first, second), CALENDAR)).isEmpty();
-        assertThat(Clash.among(List.of(first, half("CART 210", FIRST_HALF)), CALENDAR))
-                .hasSize(1);
+        assertThat(clashes(first, second)).isEmpty();
+        assertThat(clashes(first, half("CART 210", FIRST_HALF))).hasSize(1);
     }
 
     @Test
@@ -63,9 +60,14 @@ class ClashTest {
         Section clear =
                 section("NUMB 112").entry("40003").meets("Tue", "10:30-12:20").build();
 
-        assertThat(Clash.between(List.of(one, clear, mine), List.of(mine), CALENDAR))
+        assertThat(Clash.between(
+                        Attendance.of(List.of(one, clear, mine), KERNEL), Attendance.of(List.of(mine), KERNEL)))
                 .singleElement()
-                .satisfies(clash -> assertThat(clash.one()).isEqualTo(one));
+                .satisfies(clash -> assertThat(clash.one()).isEqualTo(new Attendance(one, KERNEL)));
+    }
+
+    private static List<Clash> clashes(Section... sections) {
+        return Clash.among(Attendance.of(List.of(sections), KERNEL));
     }
 
     private static Section half(String course, DateRange dates) {

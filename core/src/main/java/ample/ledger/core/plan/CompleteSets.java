@@ -1,10 +1,12 @@
-package ample.ledger.core.browse;
+package ample.ledger.core.plan;
 
 import ample.ledger.core.calendar.Overlaps;
+import ample.ledger.core.schedule.CourseCode;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -16,18 +18,18 @@ import java.util.Map;
  *
  * <p>Sections are named by their position in {@link Schedule#sections()}.
  */
-final class CompleteSets {
+public final class CompleteSets {
 
     /** More sets than these of one course are not looked at: the first of them are. */
-    static final int MOST_OF_A_COURSE = 20_000;
+    public static final int MOST_OF_A_COURSE = 20_000;
 
     private final List<Section> sections;
     private final Overlaps overlaps;
     private final List<int[]> sets = new ArrayList<>();
     private int ofThisCourse;
 
-    private CompleteSets(Schedule schedule) {
-        this.sections = schedule.sections();
+    private CompleteSets(List<Section> sections, Schedule schedule) {
+        this.sections = sections;
         this.overlaps = new Overlaps(schedule.term().calendar());
     }
 
@@ -35,8 +37,8 @@ final class CompleteSets {
      * In the order of the sections that lead them; the leading section stands first in its set. Cost: for each course the
      * number of its sets, found choice by choice, so that a clash ends a set early.
      */
-    static List<int[]> of(Schedule schedule) {
-        CompleteSets found = new CompleteSets(schedule);
+    public static List<int[]> of(Schedule schedule) {
+        CompleteSets found = new CompleteSets(schedule.sections(), schedule);
         int from = 0;
         while (from < found.sections.size()) {
             int to = from + 1;
@@ -47,6 +49,16 @@ final class CompleteSets {
             from = to;
         }
         return found.sets;
+    }
+
+    /** Those of one course, the leading section of each first. */
+    public static List<List<Section>> of(Schedule schedule, CourseCode course) {
+        List<Section> sections = schedule.sectionsOf(course);
+        CompleteSets found = new CompleteSets(sections, schedule);
+        found.course(0, sections.size());
+        return found.sets.stream()
+                .map(set -> Arrays.stream(set).mapToObj(sections::get).toList())
+                .toList();
     }
 
     private boolean sameCourse(int one, int other) {

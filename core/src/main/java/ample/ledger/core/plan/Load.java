@@ -1,0 +1,282 @@
+package ample.ledger.core.plan;
+
+import ample.ledger.core.calendar.DateRange;
+import ample.ledger.core.calendar.DateSet;
+import ample.ledger.core.calendar.Days;
+import ample.ledger.core.calendar.TimeRange;
+import ample.ledger.core.calendar.Timing;
+import ample.ledger.core.reading.Workload;
+import ample.ledger.core.schedule.CreditShare;
+import ample.ledger.core.schedule.LoadRule;
+import ample.ledger.core.schedule.Meeting;
+import ample.ledger.core.schedule.Schedule;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.temporal.TemporalAdjusters;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.stream.Stream;
+
+/**
+ * How much a plan is: its credits in each term, and its hours week by week.
+ *
+ * @param terms the terms of the season in which something is attended, in their order
+ * @param weeks every week of the season from the first class to the last, breaks included
+ * @param freeDays Monday to Friday, without those on which anything is ever held
+ * @param longestGap between two engagements in class on one day; empty where there is none
+ * @param earliest the first hour of class on any day; empty where nothing has a set time
+ * @param latest the last
+ */
+public record Load(
+        List<OfTerm> terms,
+        List<Week> weeks,
+        Days freeDays,
+        Optional<Gap> longestGap,
+        Optional<LocalTime> earliest,
+        Optional<LocalTime> latest) {
+
+    private static final Days WORKDAYS =
+            Days.of(DayOfWeek.MONDAY, DayOfWeek.TUESDAY, DayOfWeek.WEDNESDAY, DayOfWeek.THURSDAY, DayOfWeek.FRIDAY);
+
+    /**
+     * The credits of one term.
+     *
+     * @param lines one a course, in the order of the plan
+     * @param fullTime how the institution rules full time; empty where it does not
+     * @param overLoad the same of over-load
+     */
+    public record OfTerm(
+            Schedule schedule, List<Line> lines, Optional<LoadRule> fullTime, Optional<LoadRule> overLoad) {
+
+        /** All lines together, in the institution's own unit. */
+        public BigDecimal credits() {
+            return lines.stream().map(Line::credits).reduce(BigDecimal.ZERO, BigDecimal::add);
+        }
+
+        /** Whether it is full time; empty where the institution does not rule. */
+        public Optional<Boolean> isFullTime() {
+            return fullTime.map(rule -> rule.holds(credits()));
+        }
+
+        public boolean isOverLoad() {
+            return overLoad.filter(rule -> rule.holds(credits())).isPresent();
+        }
+    }
+
+    /**
+     * One course.
+     *
+     * @param credits that it gives in the term; 0 while a seat is only waited for
+     * @param share whether that is a part of its credits, the rest falling to other terms
+     * @param waited whether a seat is only waited for
+     */
+    public record Line(Attendance attendance, BigDecimal credits, boolean share, boolean waited) {}
+
+    /**
+     * One week.
+     *
+     * @param monday its first day
+     * @param classMinutes in class at set times, exams included
+     * @param arranged hours of 60 minutes without a set time
+     * @param study hours that the credits imply beside those in class
+     */
+    public record Week(LocalDate monday, int classMinutes, BigDecimal arranged, BigDecimal study) {
+
+        /** All together, in hours of 60 minutes, to a tenth. */
+        public BigDecimal hours() {
+            return classHours().add(study).setScale(1, RoundingMode.HALF_UP);
+        }
+
+        /** In class and arranged, in hours of 60 minutes, to a tenth. */
+        public BigDecimal classHours() {
+            return BigDecimal.valueOf(classMinutes)
+                    .divide(BigDecimal.valueOf(60), 4, RoundingMode.HALF_UP)
+                    .add(arranged)
+                    .setScale(1, RoundingMode.HALF_UP);
+        }
+    }
+
+    /** Nothing between two engagements of one day. */
+    public record Gap(DayOfWeek day, TimeRange time) {}
+
+    /** Of {@code week}, sections that are waited for giving no credit (common practice, no source) but taking their time. */
+    public static Load of(PlannedWeek week) {
+        List<Attendance> attended = week.attended();
+        List<OfTerm> terms = week.posted().ofSeason(week.plan().season()).stream()
+                .map(schedule -> ofTerm(schedule, week))
+                .filter(term -> !term.lines().isEmpty())
+                .toList();
+        Days held = attended.stream()
+                .flatMap(attendance -> attendance.stays().stream())
+                .filter(stay -> !stay.exam())
+                .map(Stay::days)
+                .reduce(Days.NONE, Days::plus);
+        List<TimeRange> times = attended.stream()
+                .flatMap(attendance -> attendance.stays().stream())
+                .filter(stay -> !stay.exam())
+                .map(Stay::time)
+                .toList();
+        return new Load(
+                terms,
+                weeks(week),
+                new Days(WORKDAYS.mask() & ~held.mask()),
+                longestGap(attended),
+                times.stream().map(TimeRange::start).min(Comparator.naturalOrder()),
+                times.stream().map(TimeRange::end).max(Comparator.naturalOrder()));
+    }
+
+    /** The heaviest week; empty where nothing is attended. */
+    public Optional<Week> heaviest() {
+        return weeks.stream().max(Comparator.comparing(Week::hours));
+    }
+
+    private static OfTerm ofTerm(Schedule schedule, PlannedWeek week) {
+        List<Line> lines = new ArrayList<>();
+        for (Attendance attendance : week.attended()) {
+            boolean counted = lines.stream().anyMatch(line -> line.attendance().sameCourse(attendance));
+            if (!counted) {
+                line(attendance, schedule, week).ifPresent(lines::add);
+            }
+        }
+        return new OfTerm(
+                schedule, lines, rule(schedule, LoadRule.Sort.FULL_TIME), rule(schedule, LoadRule.Sort.OVER_LOAD));
+    }
+
+    private static Optional<LoadRule> rule(Schedule schedule, LoadRule.Sort sort) {
+        return schedule.lists().loads().stream()
+                .filter(rule -> rule.sort() == sort)
+                .findFirst();
+    }
+
+    /** What the course gives in the term; empty where it is not held in it. */
+    private static Optional<Line> line(Attendance attendance, Schedule schedule, PlannedWeek week) {
+        boolean waited = week.waitedFor().contains(attendance);
+        String term = schedule.term().code();
+        List<CreditShare> shares = attendance.section().course().shares();
+        Optional<BigDecimal> share = shares.stream()
+                .filter(some -> some.term().equals(term))
+                .map(CreditShare::credits)
+                .findFirst();
+        Optional<BigDecimal> credits = share.or(() -> Optional.of(
+                        attendance.section().course().credits())
+                .filter(all -> shares.isEmpty() && attendance.term().code().equals(term)));
+        return credits.map(some -> new Line(attendance, waited ? BigDecimal.ZERO : some, share.isPresent(), waited));
+    }
+
+    private static List<Week> weeks(PlannedWeek week) {
+        Map<LocalDate, int[]> minutes = new TreeMap<>();
+        for (Attendance attendance : week.attended()) {
+            for (Stay stay : attendance.stays()) {
+                stay.dates().stream()
+                        .forEach(date -> minutes.computeIfAbsent(monday(date), absent -> new int[1])[0] +=
+                                stay.time().minutes());
+            }
+        }
+        Map<LocalDate, BigDecimal> arranged = new TreeMap<>();
+        Map<LocalDate, BigDecimal> study = new TreeMap<>();
+        for (Attendance attendance : week.attended()) {
+            DateRange dates = attendance.section().span().dates();
+            if (attendance.leads()) {
+                spread(study, dates, studyAWeek(attendance, week));
+            }
+            for (Meeting meeting : attendance.section().meetings()) {
+                if (meeting.timing() instanceof Timing.Arranged hours) {
+                    spread(arranged, hours.dates(), hours.hoursPerWeek());
+                }
+            }
+        }
+        DateRange season = week.posted().dates(week.plan().season());
+        LocalDate begin = monday(season.first());
+        Stream.of(minutes, arranged, study)
+                .forEach(byWeek ->
+                        byWeek.keySet().removeIf(monday -> monday.isBefore(begin) || monday.isAfter(season.last())));
+        return Stream.of(minutes.keySet(), arranged.keySet(), study.keySet())
+                .flatMap(Set::stream)
+                .min(Comparator.naturalOrder())
+                .map(first -> Stream.iterate(
+                                first,
+                                monday -> !monday.isAfter(last(minutes, arranged, study)),
+                                monday -> monday.plusWeeks(1))
+                        .map(monday -> new Week(
+                                monday,
+                                minutes.getOrDefault(monday, new int[1])[0],
+                                arranged.getOrDefault(monday, BigDecimal.ZERO),
+                                study.getOrDefault(monday, BigDecimal.ZERO)))
+                        .toList())
+                .orElse(List.of());
+    }
+
+    private static LocalDate last(
+            Map<LocalDate, int[]> minutes, Map<LocalDate, BigDecimal> arranged, Map<LocalDate, BigDecimal> study) {
+        return Stream.of(minutes.keySet(), arranged.keySet(), study.keySet())
+                .flatMap(Set::stream)
+                .max(Comparator.naturalOrder())
+                .orElseThrow();
+    }
+
+    private static void spread(Map<LocalDate, BigDecimal> byWeek, DateRange dates, BigDecimal hours) {
+        dates.dates().map(Load::monday).distinct().forEach(monday -> byWeek.merge(monday, hours, BigDecimal::add));
+    }
+
+    /** Of the whole course: what its credits imply beside the hours in class of all its sections together. */
+    private static BigDecimal studyAWeek(Attendance lead, PlannedWeek week) {
+        BigDecimal classHours = week.attended().stream()
+                .filter(lead::sameCourse)
+                .map(attendance -> Workload.of(
+                                attendance.section(), attendance.term().calendar())
+                        .classHours())
+                .reduce(BigDecimal.ZERO, BigDecimal::add);
+        BigDecimal all =
+                Workload.Standard.CREDIT_HOUR.leastHours(lead.section().course().credits());
+        return all.subtract(classHours)
+                .max(BigDecimal.ZERO)
+                .divide(BigDecimal.valueOf(lead.section().span().dates().weeks()), 4, RoundingMode.HALF_UP);
+    }
+
+    private static LocalDate monday(LocalDate date) {
+        return date.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
+    }
+
+    private static Optional<Gap> longestGap(List<Attendance> attended) {
+        List<Stay> stays = attended.stream()
+                .flatMap(attendance -> attendance.stays().stream())
+                .filter(stay -> !stay.exam())
+                .toList();
+        Optional<Gap> longest = Optional.empty();
+        for (Stay before : stays) {
+            for (Stay after : stays) {
+                int from = before.time().endMinute();
+                int to = after.time().startMinute();
+                boolean longer =
+                        to - from > longest.map(gap -> gap.time().minutes()).orElse(0);
+                if (longer && openOnADate(before, after, stays)) {
+                    longest = Optional.of(new Gap(
+                            before.dates().and(after.dates()).list().get(0).getDayOfWeek(),
+                            new TimeRange(before.time().end(), after.time().start())));
+                }
+            }
+        }
+        return longest;
+    }
+
+    /** Whether some date has both, and nothing between them. */
+    private static boolean openOnADate(Stay before, Stay after, List<Stay> stays) {
+        DateSet both = before.dates().and(after.dates());
+        if (both.isEmpty()) {
+            return false;
+        }
+        TimeRange between = new TimeRange(before.time().end(), after.time().start());
+        return both.stream()
+                .anyMatch(date -> stays.stream()
+                        .noneMatch(stay -> stay.time().overlapMinutes(between) > 0
+                                && stay.dates().contains(date)));
+    }
+}

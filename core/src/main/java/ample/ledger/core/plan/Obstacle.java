@@ -1,0 +1,83 @@
+package ample.ledger.core.plan;
+
+import ample.ledger.core.schedule.Campus;
+import ample.ledger.core.schedule.Corequisite;
+import ample.ledger.core.schedule.Equivalent;
+import ample.ledger.core.schedule.Term;
+import java.time.LocalDate;
+import java.util.List;
+
+/** What stands in the way of a plan, or what its student should know of it. */
+public sealed interface Obstacle {
+
+    /** Whether the plan cannot stand with it; otherwise it is only to be known. */
+    default boolean stops() {
+        return true;
+    }
+
+    /** Two engagements at the same time; exams among them where the clash says so. */
+    record SameTime(Clash clash) implements Obstacle {}
+
+    /** Too little time from one place to the next. */
+    record NoTimeToTravel(Travel travel) implements Obstacle {}
+
+    /**
+     * Several exams on one day.
+     *
+     * @param exams in their order of the day; of a section with two of them it stands twice
+     */
+    record ManyExams(LocalDate date, List<Attendance> exams) implements Obstacle {
+
+        /** From so many on the day is hardly to be stood: common practice, no source. */
+        public static final int TOO_MANY = 3;
+
+        @Override
+        public boolean stops() {
+            return exams.size() >= TOO_MANY;
+        }
+    }
+
+    /** Two sections of one course, of which a student takes one: two that lead, or two companions of one choice. */
+    record SameCourse(Attendance one, Attendance other) implements Obstacle {}
+
+    /** Two sections that are one class, posted twice. */
+    record SharedListing(Attendance one, Attendance other) implements Obstacle {}
+
+    /** Two courses for which credit is not given twice. */
+    record CreditOnce(Attendance one, Attendance other, Equivalent equivalent) implements Obstacle {}
+
+    /** A section without a companion that it needs. */
+    record LacksCompanion(Attendance lead, String choice) implements Obstacle {}
+
+    /**
+     * A companion without a section that it can go with.
+     *
+     * @param foreign the sections of its course that are there, with which it cannot go
+     */
+    record LacksLead(Attendance companion, List<Attendance> foreign) implements Obstacle {}
+
+    /** A course without another that must be taken with it. */
+    record LacksCorequisite(Attendance attendance, Corequisite corequisite) implements Obstacle {}
+
+    /** A section on another campus than the student's own. */
+    record OtherCampus(Attendance attendance, Campus home) implements Obstacle {
+        @Override
+        public boolean stops() {
+            return false;
+        }
+    }
+
+    /** A section of another calendar than the student's own. */
+    record OtherCalendar(Attendance attendance, Term home) implements Obstacle {
+        @Override
+        public boolean stops() {
+            return false;
+        }
+    }
+
+    /** A section that is not held. */
+    record IsCancelled(Attendance attendance) implements Obstacle {}
+
+    /** A section that the current edition no longer has. */
+    record NoLongerPosted(Pick pick) implements Obstacle {}
+}

@@ -1,0 +1,115 @@
+package ample.ledger.core.plan;
+
+import ample.ledger.core.calendar.DateRange;
+import ample.ledger.core.schedule.CourseCode;
+import ample.ledger.core.schedule.EntryNumber;
+import ample.ledger.core.schedule.Journey;
+import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.schedule.Section;
+import java.time.LocalDate;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+
+/**
+ * The schedules of all terms that are posted, read together as plans need them. Safe for many threads; what it has once
+ * worked out of a section or a course it remembers.
+ */
+public final class PostedSchedules {
+
+    private final Map<String, Schedule> byTerm = new LinkedHashMap<>();
+    private final List<Journey> journeys;
+    private final Map<Schedule, Map<EntryNumber, Attendance>> attendances = new ConcurrentHashMap<>();
+    private final Map<Schedule, Map<CourseCode, List<List<Attendance>>>> sets = new ConcurrentHashMap<>();
+
+    /** @param schedules one of each term */
+    public PostedSchedules(List<Schedule> schedules) {
+        schedules.forEach(schedule -> byTerm.put(schedule.term().code(), schedule));
+        this.journeys = schedules.stream()
+                .flatMap(schedule -> schedule.lists().journeys().stream())
+                .toList();
+    }
+
+    public Optional<Schedule> schedule(String term) {
+        return Optional.ofNullable(byTerm.get(term));
+    }
+
+    /** The schedules of the terms of a season. */
+    public List<Schedule> ofSeason(String season) {
+        return byTerm.values().stream()
+                .filter(schedule -> schedule.term().season().code().equals(season))
+                .toList();
+    }
+
+    /**
+     * From the first day of its terms to the last.
+     *
+     * @throws java.util.NoSuchElementException when none of its terms is posted
+     */
+    public DateRange dates(String season) {
+        List<DateRange> all = ofSeason(season).stream()
+                .map(schedule -> schedule.term().dates())
+                .toList();
+        return new DateRange(
+                all.stream().map(DateRange::first).min(LocalDate::compareTo).orElseThrow(),
+                all.stream().map(DateRange::last).max(LocalDate::compareTo).orElseThrow());
+    }
+
+    public Optional<Attendance> find(String term, EntryNumber entry) {
+        return schedule(term)
+                .flatMap(schedule -> schedule.section(entry).map(section -> attendance(section, schedule)));
+    }
+
+    public Attendance attendance(Section section, Schedule schedule) {
+        return attendances
+                .computeIfAbsent(schedule, absent -> new ConcurrentHashMap<>())
+                .computeIfAbsent(section.entry(), absent -> new Attendance(section, schedule));
+    }
+
+    /** The complete sets of a course, the leading section of each first; without sets that hold a cancelled section. */
+    public List<List<Attendance>> setsOf(CourseCode course, Schedule schedule) {
+        return sets.computeIfAbsent(schedule, absent -> new ConcurrentHashMap<>())
+                .computeIfAbsent(
+                        course,
+                        absent -> CompleteSets.of(schedule, course).stream()
+                                .filter(set -> set.stream().noneMatch(Section::cancelled))
+                                .map(set -> set.stream()
+                                        .map(section -> attendance(section, schedule))
+                                        .toList())
+                                .toList());
+    }
+
+    /**
+     * How one gets from one spot to another.
+     *
+     * @param minutes 0 where there is no way to go
+     * @param means in words: "on foot", "shuttle"
+     */
+    public record Way(int minutes, String means) {}
+
+    /**
+     * Between two spots: on foot within a campus, as far as the buildings are known; by what the registrars post between
+     * campuses, and on foot where they post nothing. Empty where nothing is known of the way.
+     */
+    public Optional<Way> way(Spot from, Spot to) {
+        boolean sameCampus = from.campus().code().equals(to.campus().code());
+        if (!sameCampus) {
+            Optional<Way> posted = journeys.stream()
+                    .filter(journey ->
+                            journey.joins(from.campus().code(), to.campus().code()))
+                    .map(journey -> new Way(journey.minutes(), journey.means()))
+                    .findFirst();
+            if (posted.isPresent()) {
+                return posted;
+            }
+        }
+        if (from.building().isPresent() && to.building().isPresent()) {
+            int minutes =
+                    Distance.minutesToWalk(from.building().get(), to.building().get());
+            return Optional.of(new Way(minutes, "on foot"));
+        }
+        return sameCampus ? Optional.of(new Way(0, "")) : Optional.empty();
+    }
+}

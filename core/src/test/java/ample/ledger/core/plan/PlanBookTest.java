@@ -1,0 +1,119 @@
+package ample.ledger.core.plan;
+
+import static ample.ledger.core.plan.PlansOfTheKernel.SEASON;
+import static ample.ledger.core.plan.PlansOfTheKernel.pick;
+import static ample.ledger.core.plan.PlansOfTheKernel.plan;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ample.ledger.core.calendar.TimeRange;
+import ample.ledger.core.calendar.Timing;
+import ample.ledger.core.exchange.PlanJson;
+import ample.ledger.core.exchange.PlanJson.FaultyPlanException;
+import ample.ledger.core.fixtures.SectionBuilder;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import org.assertj.core.api.Assertions;
+import org.junit.jupiter.api.Test;
+
+class PlanBookTest {
+
+    private static final Pick TIDE = pick("TIDE 214 T1", Standing.TAKEN);
+    private static final Pick NUMB = pick("NUMB 112 T1", Standing.TAKEN);
+
+    @Test
+    void everyChangeCanBeTakenBackAndMakesANewVersion() {
+        PlanBook one = PlanBook.EMPTY.changing(SEASON, "TIDE taken in", plan -> plan.adding(List.of(TIDE)));
+        PlanBook two = one.changing(SEASON, "NUMB taken in", plan -> plan.adding(List.of(NUMB)));
+        PlanBook other = two.copying(SEASON, "Plan B").changing(SEASON, "emptied", plan -> plan.removing(pick -> true));
+
+        assertThat(two.version()).isEqualTo(2);
+        assertThat(two.undone().plans()).isEqualTo(one.plans());
+        assertThat(two.undone().version()).isEqualTo(3);
+        assertThat(two.undone().undone().plans()).isEmpty();
+        assertThat(other.current(SEASON).picks()).isEmpty();
+        assertThat(other.undone().undone().current(SEASON)).isEqualTo(two.current(SEASON));
+        assertThat(other.dropping(SEASON, "2").undone().ofSeason(SEASON)).hasSize(2);
+        assertThat(two.changing(SEASON, "nothing", plan -> plan)).isSameAs(two);
+    }
+
+    @Test
+    void onlyTheLatestChangesAreKeptAndOnlySoManyPlans() {
+        PlanBook book = PlanBook.EMPTY;
+        for (int i = 0; i < 50; i++) {
+            String words = "notes " + i;
+            book = book.changing(SEASON, words, plan -> plan.noted(words)).beginning(SEASON, "Plan " + i);
+        }
+
+        assertThat(book.past()).hasSize(PlanBook.MOST_PAST);
+        assertThat(book.ofSeason(SEASON)).hasSize(PlanBook.MOST_PLANS);
+    }
+
+    @Test
+    void aGuestsPlansAreTakenOverOnce() {
+        PlanBook guest = PlanBook.EMPTY.changing(SEASON, "x", plan -> plan.adding(List.of(TIDE)));
+        PlanBook student = PlanBook.EMPTY.changing(SEASON, "y", plan -> plan.adding(List.of(NUMB)));
+
+        PlanBook adopted = student.adopting(guest);
+
+        assertThat(adopted.ofSeason(SEASON)).extracting(Plan::name).containsExactly("Plan A", "Plan A 2");
+        assertThat(adopted.current(SEASON).picks()).containsExactly(TIDE);
+        assertThat(student.adopting(student)).isSameAs(student);
+    }
+
+    @Test
+    void aSectionStandsOnceAndIsReplacedInItsPlace() {
+        Plan plan = plan("TIDE 214 T1", "NUMB 112 T1", "MYCO 101 X1z");
+        Pick other = pick("NUMB 112 T2", Standing.TAKEN);
+
+        assertThat(plan.adding(List.of(pick("TIDE 214 T1", Standing.BESIDE))).picks())
+                .hasSize(3)
+                .startsWith(pick("TIDE 214 T1", Standing.BESIDE));
+        assertThat(plan.replacing(List.of(NUMB), List.of(other)).picks())
+                .containsExactly(TIDE, other, plan.picks().get(2));
+    }
+
+    @Test
+    void plansAndBooksComeBackAsTheyWereWritten() {
+        BusyTime shift = new BusyTime(
+                "Ferry “crew”",
+                SectionBuilder.weekly("Fri Sat", "11:30-13:00", 2),
+                new TreeSet<>(Set.of(LocalDate.of(2031, 9, 19))));
+        BusyTime once =
+                new BusyTime("Dentist", new Timing.Once(LocalDate.of(2031, 10, 2), TimeRange.of("9:00", "10:00")));
+        Plan plan = plan("TIDE 214 T1", "NUMB 112 T1")
+                .adding(List.of(pick("TIDE 110 T2", Standing.WAITED_FOR), pick("MYCO 101 X1z", Standing.BESIDE)))
+                .busy(none -> List.of(shift, once))
+                .noted("Ask about\nthe field day. <b>");
+        PlanBook book =
+                PlanBook.EMPTY.putting("begun", plan).copying(SEASON, "Plan B").dropping(SEASON, "1");
+
+        assertThat(PlanJson.read(PlanJson.write(plan), "1")).isEqualTo(plan);
+        assertThat(PlanJson.readBook(PlanJson.writeBook(book))).isEqualTo(book);
+    }
+
+    @Test
+    void everyFaultOfAPlanIsNamedWithWhereItIs() {
+        Assertions.assertThatThrownBy(() -> PlanJson.read("[1,", "1"))
+                .isInstanceOf(FaultyPlanException.class)
+                .hasMessageContaining("not JSON");
+        Assertions.assertThatThrownBy(() -> PlanJson.read("{\"format\":\"other\"}", "1"))
+                .hasMessageContaining("not a plan");
+        Assertions.assertThatThrownBy(() -> PlanJson.read("""
+                        {"format":"ample-ledger-plan","version":1,"name":" ","season":"Autumn!",
+                         "sections":[{"term":"autumn-2031","entry":"12"},{"entry":"40127","standing":"maybe"}],
+                         "busy":[{"label":"x","date":"2031-02-30","starts":"9","ends":"10"},
+                                 {"label":"x","days":["mon"],"first":"2031-09-08","last":"2031-12-19","starts":"10","ends":"9"}]}
+                        """, "1"))
+                .isInstanceOfSatisfying(
+                        FaultyPlanException.class,
+                        faulty -> assertThat(faulty.faults())
+                                .hasSize(7)
+                                .anyMatch(fault -> fault.startsWith("sections[0].entry: "))
+                                .anyMatch(fault -> fault.startsWith("sections[1].standing: "))
+                                .anyMatch(fault -> fault.startsWith("sections[1].term: "))
+                                .anyMatch(fault -> fault.startsWith("busy[0]: "))
+                                .anyMatch(fault -> fault.startsWith("busy[1]: ")));
+    }
+}

@@ -1,0 +1,63 @@
+package ample.ledger.core.plan;
+
+import ample.ledger.core.fixtures.Schedules;
+import ample.ledger.core.schedule.CourseCode;
+import ample.ledger.core.schedule.EntryNumber;
+import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.schedule.Section;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+
+/** Plans of sections of the demo's kernel, named as people name them: {@code "TIDE 214 T1"}. */
+public final class PlansOfTheKernel {
+
+    public static final Schedule KERNEL = Schedules.kernelSchedule();
+    public static final String SEASON = "autumn-2031";
+    public static final PostedSchedules POSTED = new PostedSchedules(List.of(KERNEL));
+    public static final Obstacles.Student ANYBODY = new Obstacles.Student("", KERNEL.term(), Optional.empty());
+
+    private PlansOfTheKernel() {}
+
+    public static Section section(String name) {
+        return KERNEL.sections().stream()
+                .filter(section -> section.toString().equals(name))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("The kernel has no " + name));
+    }
+
+    public static Attendance attendance(String name) {
+        return POSTED.attendance(section(name), KERNEL);
+    }
+
+    public static Pick pick(String name, Standing standing) {
+        return new Pick(SEASON, section(name).entry(), standing);
+    }
+
+    public static Plan plan(String... names) {
+        return Plan.empty("1", SEASON, "Plan A")
+                .adding(Arrays.stream(names)
+                        .map(name -> pick(name, Standing.TAKEN))
+                        .toList());
+    }
+
+    public static PlannedWeek week(Plan plan) {
+        return PlannedWeek.of(plan, List.of(), POSTED);
+    }
+
+    public static PlannedWeek week(String... names) {
+        return week(plan(names));
+    }
+
+    public static List<Obstacle> obstacles(String... names) {
+        return Obstacles.of(week(names), ANYBODY);
+    }
+
+    public static Pick unknown() {
+        return new Pick(SEASON, new EntryNumber("99999"), Standing.TAKEN);
+    }
+
+    public static CourseCode code(String subject, String number) {
+        return new CourseCode(subject, number);
+    }
+}

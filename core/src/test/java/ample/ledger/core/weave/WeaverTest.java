@@ -1,0 +1,450 @@
+package ample.ledger.core.weave;
+
+import static ample.ledger.core.fixtures.SectionBuilder.section;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ample.ledger.core.calendar.DateRange;
+import ample.ledger.core.calendar.Days;
+import ample.ledger.core.calendar.Timing;
+import ample.ledger.core.calendar.WeekHours;
+import ample.ledger.core.fixtures.RandomSchedules;
+import ample.ledger.core.fixtures.Schedules;
+import ample.ledger.core.fixtures.SectionBuilder;
+import ample.ledger.core.plan.Attendance;
+import ample.ledger.core.plan.BusyTime;
+import ample.ledger.core.plan.PostedSchedules;
+import ample.ledger.core.schedule.Course;
+import ample.ledger.core.schedule.Meeting;
+import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.schedule.Section;
+import java.time.DayOfWeek;
+import java.time.LocalTime;
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.Collections;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import java.util.function.ToLongFunction;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import net.jqwik.api.Arbitrary;
+import net.jqwik.api.Example;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.Provide;
+
+class WeaverTest {
+
+    private static final List<Wish> WISHES = List.of(
+            new Wish.DaysFree(Days.ALL),
+            new Wish.DaysFree(Days.of(DayOfWeek.MONDAY)),
+            new Wish.NotBefore(LocalTime.of(10, 0)),
+            new Wish.NotAfter(LocalTime.of(14, 30)),
+            Wish.Plain.FEW_GAPS,
+            Wish.Plain.SHORT_DAYS,
+            Wish.Plain.LUNCH,
+            Wish.Plain.SEATS_TO_SPARE,
+            new Wish.TaughtBy("Ada Reed"));
+
+    /** As its definition reads: every choice of sets tried, date by date and minute by minute. */
+    @Property(tries = 1200)
+    void countsAndBestWeeksAreThoseOfTryingThemAll(@ForAll("schedules") Schedule schedule, @ForAll Random dice) {
+        List<Wish> wishes = new ArrayList<>(WISHES);
+        Collections.shuffle(wishes, dice);
+        List<Demand.Want> wants = schedule.courses().stream()
+                .filter(course -> schedule.sectionsOf(course.code()).size() > 0)
+                .limit(3)
+                .map(course -> new Demand.Want(List.of(course), true))
+                .toList();
+        Map<Section, Integer> seats = new HashMap<>();
+        schedule.sections().forEach(section -> seats.put(section, dice.nextInt(5)));
+        WeaveRequest request = new WeaveRequest(
+                wants,
+                List.of(),
+                List.of(),
+                List.of(),
+                dice.nextBoolean()
+                        ? WeekHours.NONE
+                        : WeekHours.parse("mon:9:00-9:45").orElseThrow(),
+                List.of(),
+                Optional.empty(),
+                wishes.subList(0, dice.nextInt(4)),
+                attendance -> seats.get(attendance.section()));
+
+        Weaver.Woven woven = Weaver.weave(request, "autumn-2031", posted(schedule), 20, Watch.NOBODY);
+        Map<Object, Long> all = new Plain(schedule, request).all();
+
+        assertThat(woven.count().exact() && woven.proven()).isTrue();
+        assertThat(woven.count().choices())
+                .as(() -> woven.best().stream()
+                        .map(week -> week.sections().stream()
+                                .map(one -> one + " " + one.section().timings())
+                                .toList()
+                                .toString())
+                        .collect(Collectors.joining("\n")))
+                .isEqualTo(all.size());
+        assertThat(woven.best())
+                .extracting(Weave::points)
+                .isEqualTo(all.values().stream().sorted().limit(20).toList());
+        if (all.isEmpty()) {
+            Impossibility why = Weaver.whyNone(request, "autumn-2031", posted(schedule));
+            assertThat(why.conflicts()).isNotEmpty();
+        }
+    }
+
+    @Provide
+    Arbitrary<Schedule> schedules() {
+        return RandomSchedules.schedules()
+                .filter(schedule -> !schedule.sections().isEmpty());
+    }
+
+    @Example
+    void weeksThatDifferOnlyInSectionsOfTheSameTimesAreOneWithItsVariants() {
+        Schedule schedule = Schedules.of(
+                one("TIDE 214", 1).meets("Mon Wed", "9:00-9:50").build(),
+                one("TIDE 214", 2).meets("Mon Wed", "9:00-9:50").build(),
+                one("TIDE 214", 3).meets("Tue", "9:00-9:50").build(),
+                one("LIMN 130", 4).meets("Tue", "9:30-10:20").build());
+
+        Weaver.Woven woven = weave(schedule, List.of());
+
+        assertThat(woven.count()).isEqualTo(new Compatibility.Count(1, 2, true));
+        assertThat(woven.best()).singleElement().satisfies(week -> {
+            assertThat(week.variantCount()).isEqualTo(2);
+            assertThat(week.sections()).hasSize(2);
+        });
+    }
+
+    @Example
+    void theBestWeekSaysHowFarItIsFromEachWish() {
+        Schedule schedule = Schedules.of(
+                one("TIDE 214", 1).meets("Mon Fri", "9:00-9:50").build(),
+                one("TIDE 214", 2).meets("Mon Tue", "8:00-8:50").build(),
+                one("LIMN 130", 3).meets("Mon", "11:50-12:40").build());
+        Wish free = new Wish.DaysFree(Days.of(DayOfWeek.FRIDAY));
+        Wish late = new Wish.NotBefore(LocalTime.of(9, 0));
+
+        List<Weave> best = weave(schedule, List.of(free, late)).best();
+
+        assertThat(best).hasSize(2);
+        assertThat(best.get(0).measures()).containsExactly(new Weave.Measure(free, 0), new Weave.Measure(late, 120));
+        assertThat(best.get(0).points()).as("an hour twice, for fifteen weeks").isEqualTo(120L * 15);
+        assertThat(best.get(1).points()).as("a day, and twice that").isEqualTo(2L * 240 * 15);
+    }
+
+    @Example
+    void optionalWantsAreLeftOutOnlyWhereTheyDoNotGo() {
+        Schedule schedule = Schedules.of(
+                one("TIDE 214", 1).meets("Mon", "9:00-9:50").build(),
+                one("LIMN 130", 2).meets("Mon", "9:30-10:20").build(),
+                one("NUMB 112", 3).meets("Tue", "9:30-10:20").build());
+        List<Demand.Want> wants = List.of(
+                want(schedule, true, "TIDE 214"), want(schedule, false, "LIMN 130"), want(schedule, false, "NUMB 112"));
+
+        Weaver.Woven woven =
+                Weaver.weave(WeaveRequest.of(wants, List.of()), "autumn-2031", posted(schedule), 5, Watch.NOBODY);
+
+        assertThat(woven.count().choices()).isEqualTo(2);
+        assertThat(woven.best().get(0).sections())
+                .extracting(Object::toString)
+                .containsExactly("TIDE 214 S1", "NUMB 112 S3");
+    }
+
+    @Example
+    void ofSeveralCoursesOneIsTaken() {
+        Schedule schedule = Schedules.of(
+                one("TIDE 214", 1).meets("Mon", "9:00-9:50").build(),
+                one("LIMN 130", 2).meets("Tue", "9:30-10:20").build());
+
+        Weaver.Woven woven = Weaver.weave(
+                WeaveRequest.of(List.of(want(schedule, true, "TIDE 214", "LIMN 130")), List.of()),
+                "autumn-2031",
+                posted(schedule),
+                5,
+                Watch.NOBODY);
+
+        assertThat(woven.best())
+                .extracting(week -> week.sections().toString())
+                .containsExactlyInAnyOrder("[TIDE 214 S1]", "[LIMN 130 S2]");
+    }
+
+    @Example
+    void pinsRefusalsBusyTimesAndTheBriefAreKept() {
+        Schedule schedule = Schedules.of(
+                one("TIDE 214", 1).meets("Mon", "9:00-9:50").build(),
+                one("TIDE 214", 2).meets("Tue", "9:00-9:50").build(),
+                one("TIDE 214", 3).meets("Wed", "9:00-9:50").build(),
+                one("TIDE 214", 4).meets("Thu", "9:00-9:50").build());
+        BusyTime shift = new BusyTime("shift", SectionBuilder.weekly("Wed", "9:30-17:00", 1));
+        List<Attendance> all = Attendance.of(schedule.sections(), schedule);
+
+        assertThat(sections(schedule, List.of(), List.of(all.get(1)), List.of(shift), "S4"))
+                .containsExactly("TIDE 214 S1");
+        assertThat(sections(schedule, List.of(all.get(1)), List.of(), List.of(), ""))
+                .containsExactly("TIDE 214 S2");
+    }
+
+    @Example
+    void saysWhichWantsCannotGoTogetherAndWhatWouldLoosenIt() {
+        Schedule schedule = Schedules.of(
+                one("TIDE 214", 1).meets("Mon", "9:00-9:50").build(),
+                one("LIMN 130", 2).meets("Mon", "9:30-10:20").build(),
+                one("NUMB 112", 3).meets("Tue", "8:00-9:20").build(),
+                one("CART 105", 4).meets("Wed", "8:00-9:20").build());
+        Demand.Want tide = want(schedule, true, "TIDE 214");
+        Demand.Want limn = want(schedule, true, "LIMN 130");
+        Demand.Want numb = want(schedule, true, "NUMB 112");
+        WeaveRequest request = new WeaveRequest(
+                List.of(tide, limn, numb, want(schedule, true, "CART 105")),
+                List.of(),
+                List.of(),
+                List.of(),
+                WeekHours.parse("tue:8:00-9:00").orElseThrow(),
+                List.of(),
+                Optional.empty(),
+                List.of(),
+                attendance -> 3);
+
+        Impossibility why = Weaver.whyNone(request, "autumn-2031", posted(schedule));
+
+        assertThat(why.conflicts()).hasSize(2);
+        assertThat(why.conflicts().get(0).wants()).containsExactly(numb);
+        assertThat(why.conflicts().get(0).because()).singleElement().isInstanceOf(Demand.Closed.class);
+        assertThat(why.conflicts().get(1)).isEqualTo(new Impossibility.Conflict(List.of(tide, limn), List.of()));
+        assertThat(why.loosenings())
+                .as("one of the two courses, and with it the hour or the course that meets in it")
+                .hasSize(4)
+                .allSatisfy(loosening -> assertThat(loosening).hasSize(2));
+    }
+
+    private static List<String> sections(
+            Schedule schedule, List<Attendance> pinned, List<Attendance> refused, List<BusyTime> busy, String not) {
+        WeaveRequest request = new WeaveRequest(
+                List.of(want(schedule, true, "TIDE 214")),
+                pinned,
+                refused,
+                List.of(),
+                WeekHours.NONE,
+                busy,
+                Optional.of(attendance -> !attendance.section().code().equals(not)),
+                List.of(),
+                attendance -> 3);
+        return Weaver.weave(request, "autumn-2031", posted(schedule), 9, Watch.NOBODY).best().stream()
+                .flatMap(week -> week.sections().stream())
+                .map(Object::toString)
+                .toList();
+    }
+
+    private static Weaver.Woven weave(Schedule schedule, List<Wish> wishes) {
+        List<Demand.Want> wants = schedule.courses().stream()
+                .map(course -> new Demand.Want(List.of(course), true))
+                .toList();
+        return Weaver.weave(WeaveRequest.of(wants, wishes), "autumn-2031", posted(schedule), 20, Watch.NOBODY);
+    }
+
+    private static Demand.Want want(Schedule schedule, boolean required, String... courses) {
+        return new Demand.Want(
+                Stream.of(courses)
+                        .map(code -> schedule.courses().stream()
+                                .filter(course -> course.written().equals(code))
+                                .findFirst()
+                                .orElseThrow())
+                        .toList(),
+                required);
+    }
+
+    private static SectionBuilder one(String course, int number) {
+        return section(course).entry("4000" + number).code("S" + number);
+    }
+
+    private static PostedSchedules posted(Schedule schedule) {
+        return new PostedSchedules(List.of(schedule));
+    }
+
+    /** Weeks found by trying everything, and judged on arrays of minutes. */
+    private record Plain(Schedule schedule, WeaveRequest request) {
+
+        /** The points of the best week of the same times, by those times. */
+        Map<Object, Long> all() {
+            Map<Object, Long> found = new LinkedHashMap<>();
+            tryAll(new ArrayList<>(), found);
+            return found;
+        }
+
+        private void tryAll(List<List<Section>> begun, Map<Object, Long> found) {
+            if (begun.size() == request.wants().size()) {
+                Object times = begun.stream()
+                        .map(set -> List.of(
+                                set.get(0).course().code(),
+                                set.stream()
+                                        .flatMap(section -> stretchesHeld(section).stream())
+                                        .collect(Collectors.toSet())))
+                        .toList();
+                found.merge(times, points(begun), Math::min);
+                return;
+            }
+            Course course = request.wants().get(begun.size()).courses().get(0);
+            for (List<Section> set : sets(course)) {
+                boolean closed = set.stream()
+                        .anyMatch(section -> WeekHours.of(section.timings()).meets(request.closed()));
+                Set<Object> held = begun.stream()
+                        .flatMap(List::stream)
+                        .flatMap(section -> minutesHeld(section).stream())
+                        .collect(Collectors.toSet());
+                boolean clash = set.stream()
+                        .flatMap(section -> minutesHeld(section).stream())
+                        .anyMatch(held::contains);
+                if (!closed && !clash) {
+                    List<List<Section>> more = new ArrayList<>(begun);
+                    more.add(set);
+                    tryAll(more, found);
+                }
+            }
+        }
+
+        private List<List<Section>> sets(Course course) {
+            return new PostedSchedules(List.of(schedule))
+                    .setsOf(course.code(), schedule).stream()
+                            .map(set -> set.stream().map(Attendance::section).toList())
+                            .toList();
+        }
+
+        /** The hours of every date on which it is held. */
+        private Set<Object> stretchesHeld(Section section) {
+            return section.timings().stream()
+                    .filter(timing -> timing.time().isPresent())
+                    .flatMap(timing -> schedule.term().calendar().datesOf(timing).stream()
+                            .map(date -> List.of(date, timing.time().orElseThrow())))
+                    .collect(Collectors.toSet());
+        }
+
+        /** Every fifth minute of every date on which it is held. */
+        private Set<Object> minutesHeld(Section section) {
+            return section.meetings().stream()
+                    .filter(meeting -> meeting.timing().time().isPresent())
+                    .flatMap(meeting -> schedule.term().calendar().datesOf(meeting.timing()).stream()
+                            .flatMap(date -> meeting.timing().time().stream()
+                                    .flatMap(time -> IntStream.range(time.startMinute(), time.endMinute())
+                                            .filter(minute -> minute % 5 == 0)
+                                            .mapToObj(minute -> date.toEpochDay() * 1440 + minute))))
+                    .collect(Collectors.toSet());
+        }
+
+        private long points(List<List<Section>> sets) {
+            Map<Set<DateRange>, Integer> days = new LinkedHashMap<>();
+            List<DateRange> ranges = request.wants().stream()
+                    .flatMap(want -> sets(want.courses().get(0)).stream())
+                    .flatMap(List::stream)
+                    .flatMap(section -> weekly(section).stream())
+                    .map(Timing.Weekly::dates)
+                    .distinct()
+                    .toList();
+            SectionBuilder.TERM
+                    .dates()
+                    .forEach(date -> days.merge(
+                            ranges.stream()
+                                    .filter(range -> range.contains(date))
+                                    .collect(Collectors.toSet()),
+                            1,
+                            Integer::sum));
+            days.remove(Set.of());
+            long all = 0;
+            long weeks = 0;
+            for (Map.Entry<Set<DateRange>, Integer> phase : days.entrySet()) {
+                int count = (phase.getValue() + 3) / 7;
+                weeks += count;
+                for (DayOfWeek day : DayOfWeek.values()) {
+                    BitSet minutes = new BitSet();
+                    sets.stream()
+                            .flatMap(List::stream)
+                            .flatMap(section -> weekly(section).stream())
+                            .filter(timing -> phase.getKey().contains(timing.dates())
+                                    && timing.days().contains(day))
+                            .forEach(timing -> minutes.set(
+                                    timing.hours().startMinute(), timing.hours().endMinute()));
+                    all += count * weighed(wish -> ofDay(wish, day, minutes));
+                }
+            }
+            long each = Math.max(1, weeks);
+            for (int want = 0; want < sets.size(); want++) {
+                List<Section> set = sets.get(want);
+                boolean offered = sets(request.wants().get(want).courses().get(0)).stream()
+                        .anyMatch(Plain::byAda);
+                all += each * weighed(wish -> ofSet(wish, set, offered));
+            }
+            return all;
+        }
+
+        private long weighed(ToLongFunction<Wish> points) {
+            long all = 0;
+            for (Wish wish : request.wishes()) {
+                all = 2 * all + points.applyAsLong(wish);
+            }
+            return all;
+        }
+
+        private static List<Timing.Weekly> weekly(Section section) {
+            return section.meetings().stream()
+                    .map(Meeting::timing)
+                    .filter(Timing.Weekly.class::isInstance)
+                    .map(Timing.Weekly.class::cast)
+                    .toList();
+        }
+
+        private static long ofDay(Wish wish, DayOfWeek day, BitSet minutes) {
+            if (minutes.isEmpty()) {
+                return 0;
+            }
+            int first = minutes.nextSetBit(0);
+            int last = minutes.length();
+            if (wish instanceof Wish.DaysFree free) {
+                return free.days().contains(day) ? 240 : 0;
+            }
+            if (wish instanceof Wish.NotBefore) {
+                return Math.max(0, 10 * 60 - first);
+            }
+            if (wish instanceof Wish.NotAfter) {
+                return Math.max(0, last - (14 * 60 + 30));
+            }
+            if (wish == Wish.Plain.FEW_GAPS) {
+                return last - first - minutes.cardinality();
+            }
+            if (wish == Wish.Plain.SHORT_DAYS) {
+                return Math.max(0, last - first - 360);
+            }
+            return wish == Wish.Plain.LUNCH && !halfAnHour(minutes) ? 60 : 0;
+        }
+
+        private static boolean halfAnHour(BitSet minutes) {
+            for (int from = 11 * 60 + 30; from + 30 <= 13 * 60 + 30; from++) {
+                int next = minutes.nextSetBit(from);
+                if (next < 0 || next >= from + 30) {
+                    return true;
+                }
+            }
+            return false;
+        }
+
+        private long ofSet(Wish wish, List<Section> set, boolean offered) {
+            if (wish == Wish.Plain.SEATS_TO_SPARE) {
+                return set.stream()
+                        .mapToLong(section -> 20L
+                                * Math.max(0, 3 - request.safeSeats().applyAsInt(new Attendance(section, schedule))))
+                        .sum();
+            }
+            return wish instanceof Wish.TaughtBy && offered && !byAda(set) ? 60 : 0;
+        }
+
+        private static boolean byAda(List<Section> set) {
+            return set.stream()
+                    .flatMap(section -> section.instructors().stream())
+                    .anyMatch(person -> person.name().equals("Ada Reed"));
+        }
+    }
+}
