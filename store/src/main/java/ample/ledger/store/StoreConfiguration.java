@@ -27,4 +27,9 @@ public class StoreConfiguration {
     Uploads uploads(UploadMapper mapper) {
         return new Uploads(mapper);
     }
+
+    @Bean
+    Plans plans(PlanMapper mapper) {
+        return new Plans(mapper);
+    }
 }

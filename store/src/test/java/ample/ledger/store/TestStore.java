@@ -24,6 +24,7 @@ final class TestStore {
     private final DataSource dataSource;
     private final Editions editions;
     private final Uploads uploads;
+    private final Plans plans;
     private final SeatWords seatWords;
 
     TestStore() throws Exception {
@@ -49,12 +50,18 @@ final class TestStore {
         SqlSessionFactory sessions = factory.getObject();
         SqlSessionTemplate template = new SqlSessionTemplate(sessions);
         sessions.getConfiguration().addMapper(UploadMapper.class);
+        sessions.getConfiguration().addMapper(PlanMapper.class);
         EditionMapper mapper = template.getMapper(EditionMapper.class);
         uploads = new Uploads(template.getMapper(UploadMapper.class));
+        plans = new Plans(template.getMapper(PlanMapper.class));
         var transactions = new TransactionTemplate(new DataSourceTransactionManager(dataSource));
         sessions.getConfiguration().addMapper(SeatWordMapper.class);
         seatWords = new SeatWords(template.getMapper(SeatWordMapper.class), transactions);
         editions = new Editions(mapper, dataSource, transactions);
+    }
+
+    Plans plans() {
+        return plans;
     }
 
     Uploads uploads() {
