@@ -46,10 +46,16 @@ async function copy(text, button) {
   setTimeout(() => (button.textContent = said), 1500);
 }
 
-export function followChoice() {
+/** Without scripts nothing can be copied, so that it is not offered. */
+function offerCopy() {
   document.querySelectorAll("[data-copy]").forEach((button) => {
     button.hidden = false;
   });
+}
+
+export function followChoice() {
+  document.addEventListener("shown", offerCopy);
+  offerCopy();
   document.addEventListener("change", (event) => {
     const box = event.target;
     if (box.matches(".lines [name=line]")) {

@@ -65,11 +65,19 @@ const onBrowse = {
   Z: ["do it again", redo],
 };
 
+const onWeek = {
+  z: [
+    "take back the last change of the plan",
+    () => document.querySelector(".undo button")?.click(),
+  ],
+};
+
 function available() {
   return {
     ...everywhere,
     ...(document.querySelector(".line") && onLines),
     ...(document.querySelector("[data-part=browse]") && onBrowse),
+    ...(document.querySelector("[data-part=week]") && onWeek),
   };
 }
 

@@ -7,6 +7,7 @@ import { listenForKeys } from "./keys.js";
 import { followList } from "./list.js";
 import { followSeats } from "./live.js";
 import { followLooks } from "./look.js";
+import { followPlan } from "./plan.js";
 import { followWeek } from "./week.js";
 
 followBrief();
@@ -15,6 +16,7 @@ followFind();
 foldAccountWhenNarrow();
 followList();
 followLooks();
+followPlan();
 followSeats();
 followWeek();
 listenForKeys();

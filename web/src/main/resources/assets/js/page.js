@@ -75,6 +75,16 @@ export async function show(address, { remember = true, editing } = {}) {
   if (mine !== asked) {
     return;
   }
+  await put(html, { address, shown: response.url, remember, mine });
+}
+
+/** Shows a page that has come as the answer to something else than a link. */
+export async function place(html, address, { remember }) {
+  await put(html, { address, shown: address, remember, mine: ++asked });
+}
+
+/** Puts the part of the page in the place of that which is shown, unless something newer is asked for meanwhile. */
+async function put(html, { address, shown, remember, mine }) {
   // One task after the other, so that none keeps a key or a click waiting for long.
   await nextTask();
   const fresh = new DOMParser().parseFromString(html, "text/html");
@@ -90,7 +100,7 @@ export async function show(address, { remember = true, editing } = {}) {
   }
   if (remember) {
     furthest = changes() + 1;
-    history.pushState({ changes: furthest }, "", remembered(response.url));
+    history.pushState({ changes: furthest }, "", remembered(shown));
   }
   document.title = fresh.title;
   Idiomorph.morph(part, replacement, {

@@ -1,19 +1,15 @@
 package ample.ledger.web;
 
+import ample.ledger.web.sign.SignOn;
 import jakarta.servlet.DispatcherType;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnWebApplication;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
-import org.springframework.security.core.userdetails.User;
-import org.springframework.security.core.userdetails.UserDetailsService;
-import org.springframework.security.crypto.factory.PasswordEncoderFactories;
-import org.springframework.security.crypto.password.PasswordEncoder;
-import org.springframework.security.provisioning.InMemoryUserDetailsManager;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.authentication.AuthenticationSuccessHandler;
 import org.springframework.security.web.authentication.LoginUrlAuthenticationEntryPoint;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 import org.springframework.security.web.servlet.util.matcher.PathPatternRequestMatcher;
@@ -26,8 +22,6 @@ import org.springframework.security.web.util.matcher.AnyRequestMatcher;
 @Configuration(proxyBeanMethods = false)
 @ConditionalOnWebApplication
 class SecurityConfiguration {
-
-    private static final String DESK = "DESK";
 
     private static final String[] PUBLIC = {
         "/",
@@ -44,6 +38,10 @@ class SecurityConfiguration {
         "/{term}/course/{code}",
         "/{term}/line-up",
         "/{term}/week",
+        "/{term}/week/calendar.ics",
+        "/{term}/week/plan.json",
+        "/shared/*",
+        "/shared/*/calendar.ics",
         "/{term}/seats/**",
         "/season/{season}/seats/**",
         "/season/{season}/browse/**",
@@ -69,11 +67,11 @@ class SecurityConfiguration {
             "frame-ancestors 'none'");
 
     @Bean
-    SecurityFilterChain pages(HttpSecurity http) throws Exception {
+    SecurityFilterChain pages(HttpSecurity http, AuthenticationSuccessHandler signedIn) throws Exception {
         return http.authorizeHttpRequests(requests -> requests.dispatcherTypeMatchers(DispatcherType.ERROR)
                         .permitAll()
                         .requestMatchers("/desk", "/desk/**")
-                        .hasRole(DESK)
+                        .hasRole(SignOn.DESK)
                         .requestMatchers(HttpMethod.GET, PUBLIC)
                         .permitAll()
                         .requestMatchers(HttpMethod.HEAD, PUBLIC)
@@ -84,7 +82,7 @@ class SecurityConfiguration {
                         .denyAll())
                 .csrf(csrf -> csrf.ignoringRequestMatchers(GUESTS))
                 .formLogin(form -> form.loginPage("/sign-in")
-                        .defaultSuccessUrl("/desk")
+                        .successHandler(signedIn)
                         .failureUrl("/sign-in?again")
                         .permitAll())
                 .logout(out -> out.logoutUrl("/sign-out").logoutSuccessUrl("/"))
@@ -98,19 +96,5 @@ class SecurityConfiguration {
                 .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
                         .referrerPolicy(policy -> policy.policy(ReferrerPolicy.SAME_ORIGIN)))
                 .build();
-    }
-
-    /** The one account there is: {@code desk}, where the option {@code ledger.desk-password} gives it a password. */
-    @Bean
-    UserDetailsService accounts(@Value("${ledger.desk-password}") String password) {
-        InMemoryUserDetailsManager accounts = new InMemoryUserDetailsManager();
-        if (!password.isBlank()) {
-            PasswordEncoder encoder = PasswordEncoderFactories.createDelegatingPasswordEncoder();
-            accounts.createUser(User.withUsername("desk")
-                    .password(encoder.encode(password))
-                    .roles(DESK)
-                    .build());
-        }
-        return accounts;
     }
 }

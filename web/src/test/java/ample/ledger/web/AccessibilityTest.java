@@ -7,7 +7,10 @@ import ample.ledger.web.RunningLedger.Ledger;
 import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ColorScheme;
+import com.microsoft.playwright.options.FormData;
+import com.microsoft.playwright.options.RequestOptions;
 import java.util.List;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -31,6 +34,8 @@ class AccessibilityTest {
                 "line-up?line=40101,40220,40102",
                 "../record",
                 "week",
+                "week?weave=1&want=NUMB 112, RHET 101&wish=free-fri&show=1",
+                "../sign-in",
                 "section/40220",
                 "section/40406",
                 "course/GLAC-240d",
@@ -38,9 +43,13 @@ class AccessibilityTest {
                 "section/49999",
             })
     void axeFindsNothing(String screen, Tabs tabs, Ledger ledger) {
-        Page page = tabs.open();
-        page.navigate(ledger.page(screen));
+        axeFindsNothing(screen, tabs.open(), ledger);
+    }
 
+    private static void axeFindsNothing(String screen, Page page, Ledger ledger) {
+        page.setViewportSize(1280, 800);
+        page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.LIGHT));
+        page.navigate(ledger.page(screen));
         assertNoViolations(new AxeBuilder(page));
         page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.DARK));
         assertNoViolations(new AxeBuilder(page).withRules(CONTRAST));
@@ -60,6 +69,28 @@ class AccessibilityTest {
         assertNoViolations(new AxeBuilder(page).include(List.of(".brief")));
         page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.DARK));
         assertNoViolations(new AxeBuilder(page).include(List.of(".brief")).withRules(CONTRAST));
+    }
+
+    /** With clashes, ways, busy times, ghosts and what is selected. */
+    @Test
+    void axeFindsNothingOnAFullWeek(Tabs tabs, Ledger ledger) {
+        Page page = tabs.open();
+        page.request()
+                .post(
+                        ledger.page("week/add"),
+                        RequestOptions.create()
+                                .setForm(FormData.create().set("line", "40129,40136,40220,40227,40723,40588,40413")));
+        page.request()
+                .post(
+                        ledger.page("week/busy"),
+                        RequestOptions.create()
+                                .setForm(FormData.create()
+                                        .set("label", "Ferry crew")
+                                        .set("day", "thu")
+                                        .set("starts", "12:00")
+                                        .set("ends", "14:00")));
+        axeFindsNothing("week?at=40588", page, ledger);
+        axeFindsNothing("week?week=2031-12-15&day=wed", page, ledger);
     }
 
     private static void assertNoViolations(AxeBuilder axe) {

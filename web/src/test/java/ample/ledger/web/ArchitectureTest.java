@@ -57,6 +57,7 @@ class ArchitectureTest {
             .onlyDependOnClassesThat(resideInAnyPackage(
                     "ample.ledger.core..",
                     "java..",
+                    "biweekly..",
                     "org.apache.lucene..",
                     "org.jgrapht..",
                     "org.tartarus.snowball..",
@@ -66,13 +67,13 @@ class ArchitectureTest {
             .andShould()
             .onlyDependOnClassesThat(DescribedPredicate.not(resideInAnyPackage("java.sql..", "java.net..")));
 
-    /** CSV and JSON belong to the open formats and to nothing else. */
+    /** CSV, JSON and calendar files belong to the open formats and to nothing else. */
     @ArchTest
     static final ArchRule FORMATS_STAY_IN_EXCHANGE = noClasses()
             .that(resideInAPackage("ample.ledger.core.."))
             .and(DescribedPredicate.not(resideInAPackage("ample.ledger.core.exchange..")))
             .should()
-            .dependOnClassesThat(resideInAnyPackage("de.siegmar.fastcsv..", "tools.jackson.."));
+            .dependOnClassesThat(resideInAnyPackage("biweekly..", "de.siegmar.fastcsv..", "tools.jackson.."));
 
     @ArchTest
     static final ArchRule NO_CYCLES_IN_CORE =

@@ -324,7 +324,7 @@ class JobInTheBrowserTest {
         assertThat(phrase(page, "the section in your plan")).isVisible();
         page.goBack();
         page.getByText("take out").click();
-        assertThat(page.getByText("Nothing is kept yet.")).isVisible();
+        assertThat(page.getByText("Nothing is in this plan yet.")).isVisible();
     }
 
     @Test

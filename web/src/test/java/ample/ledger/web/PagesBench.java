@@ -1,6 +1,7 @@
 package ample.ledger.web;
 
 import java.io.IOException;
+import java.net.CookieManager;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -37,7 +38,14 @@ public final class PagesBench {
             "?number=200-299",
             "?from=10:00");
 
-    private final HttpClient client = HttpClient.newHttpClient();
+    /** Of My week: all of term, one week of it, a section selected, another one. */
+    private static final List<String> WEEKS = List.of("", "?week=2031-09-15", "?at=%s", "?week=2031-12-15&at=%s");
+
+    /** So many sections are in it. */
+    private static final int SECTIONS = 8;
+
+    private final HttpClient client =
+            HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
 
     private PagesBench() {}
 
@@ -64,6 +72,18 @@ public final class PagesBench {
         print(
                 "Browse, first view",
                 BRIEFS.stream().map(brief -> term + "browse" + brief).toList());
+        List<String> kept = new ArrayList<>(sheets);
+        Collections.shuffle(kept, new Random(8));
+        List<String> entries = kept.stream()
+                .limit(SECTIONS)
+                .map(sheet -> sheet.replaceAll(".*/", ""))
+                .toList();
+        keep(term + "week/add", String.join(",", entries));
+        print(
+                "My week, of " + SECTIONS + " sections",
+                entries.stream()
+                        .flatMap(entry -> WEEKS.stream().map(week -> term + "week" + week.formatted(entry)))
+                        .toList());
     }
 
     private void print(String page, List<String> addresses) {
@@ -103,6 +123,15 @@ public final class PagesBench {
             throw new IllegalStateException(response.uri() + " answers " + response.statusCode());
         }
         return (System.nanoTime() - due) / 1e6;
+    }
+
+    private void keep(String address, String entries) throws IOException, InterruptedException {
+        client.send(
+                HttpRequest.newBuilder(URI.create(address))
+                        .header("Content-Type", "application/x-www-form-urlencoded")
+                        .POST(HttpRequest.BodyPublishers.ofString("line=" + entries))
+                        .build(),
+                HttpResponse.BodyHandlers.discarding());
     }
 
     private static HttpRequest request(String address) {

@@ -101,6 +101,7 @@ public final class RunningLedger implements BeforeAllCallback, ParameterResolver
                 "--ledger.post=" + Schedules.kernel(),
                 "--ledger.note=The demo",
                 "--ledger.desk-password=neap tide",
+                "--ledger.student-password=neap tide",
                 "--ledger.clock=2031-06-17T08:41:00Z",
                 "--logging.level.root=warn",
                 "--spring.main.banner-mode=off");

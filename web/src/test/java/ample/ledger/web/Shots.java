@@ -2,6 +2,8 @@ package ample.ledger.web;
 
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.FormData;
+import com.microsoft.playwright.options.RequestOptions;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -20,6 +22,9 @@ public final class Shots {
                 Page page = chromium.browser()
                         .newPage(new Browser.NewPageOptions()
                                 .setViewportSize(Integer.parseInt(size[0]), Integer.parseInt(size[1])));
+                if (shot.length > 3) {
+                    keep(page, arguments[0], shot);
+                }
                 page.navigate(arguments[0] + shot[2]);
                 if (page.getByLabel("Password").count() > 0 && shot[2].startsWith("/desk")) {
                     page.getByLabel("Name").fill("desk");
@@ -31,6 +36,27 @@ public final class Shots {
                         .setPath(Path.of(arguments[2]).resolve(shot[0] + ".png")));
                 page.close();
             }
+        }
+    }
+
+    /** Keeps the sections of the fourth column, and the busy time of the fifth: day, hours and name, with slashes between. */
+    private static void keep(Page page, String root, String[] shot) {
+        String week = root + shot[2].replaceAll("^(/[^/]+/week).*", "$1");
+        page.request()
+                .post(
+                        week + "/add",
+                        RequestOptions.create().setForm(FormData.create().set("line", shot[3])));
+        if (shot.length > 4) {
+            String[] busy = shot[4].split("/");
+            page.request()
+                    .post(
+                            week + "/busy",
+                            RequestOptions.create()
+                                    .setForm(FormData.create()
+                                            .set("day", busy[0])
+                                            .set("starts", busy[1])
+                                            .set("ends", busy[2])
+                                            .set("label", busy[3].replace('_', ' '))));
         }
     }
 }

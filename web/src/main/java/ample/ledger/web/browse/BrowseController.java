@@ -8,6 +8,7 @@ import ample.ledger.core.browse.WeekPainting;
 import ample.ledger.core.browse.Wording;
 import ample.ledger.core.calendar.WeekHours;
 import ample.ledger.core.schedule.Schedule;
+import ample.ledger.web.guest.Keeping;
 import ample.ledger.web.guest.Kept;
 import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Addresses;
@@ -38,7 +39,10 @@ class BrowseController {
 
     private final Terms terms;
 
-    BrowseController(Terms terms) {
+    private final Keeping keeping;
+
+    BrowseController(Terms terms, Keeping keeping) {
+        this.keeping = keeping;
         this.terms = terms;
     }
 
@@ -54,6 +58,7 @@ class BrowseController {
             HttpServletRequest request,
             HttpServletResponse response,
             Model model) {
+        long lastSeatChange = terms.lastSeatChange();
         BrowseView view = BrowseView.read(request);
         List<String> say = new ArrayList<>();
         Addressing addresses;
@@ -86,7 +91,7 @@ class BrowseController {
         String heard = view.heard();
         Brief brief = addresses.brief();
         String here = addresses.seen(view);
-        Kept kept = Kept.of(request);
+        Kept kept = keeping.of(request);
         model.addAttribute(
                 "where",
                 terms.where(
@@ -99,6 +104,7 @@ class BrowseController {
                 new BrowsePages(place, addresses, preferences, kept)
                         .page(
                                 Words.clock(terms.now(place)),
+                                lastSeatChange,
                                 say,
                                 notOffered(brief, place),
                                 heard.isEmpty() ? null : QuickWording.heard(place, heard, preferences)));
@@ -116,7 +122,7 @@ class BrowseController {
                 place,
                 addressing(place, read(request, place).brief(), request, BrowseView.read(request)),
                 preferences,
-                Kept.of(request));
+                keeping.of(request));
         model.addAttribute("leaf", pages.leaf());
         model.addAttribute("ground", pages.ground());
         return "browse/list :: leaf";

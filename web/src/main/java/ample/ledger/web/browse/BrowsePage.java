@@ -17,6 +17,7 @@ import org.jspecify.annotations.Nullable;
  * @param heard how a line of text was read; null where the brief was not read from one
  * @param now what time the seats are of
  * @param seatStream the address that tells of their changes
+ * @param lastSeatChange the number of the last of them that is in the page
  * @param nearMisses how many stand in place; empty for none
  * @param saved briefs that the visitor has saved
  * @param term code of the term whose sections can be kept and lined up
@@ -38,6 +39,7 @@ public record BrowsePage(
         String nearMisses,
         String now,
         String seatStream,
+        long lastSeatChange,
         Strip.Ground ground,
         List<Choice> orders,
         List<Choice> subjects,

@@ -57,10 +57,16 @@ final class BrowsePages {
 
     /**
      * @param now what time the seats are of
+     * @param lastSeatChange the number of the last change of seats before this was begun
      * @param say what must be said first
      * @param notOffered courses asked for that are not offered, in sentences
      */
-    BrowsePage page(String now, List<String> say, List<String> notOffered, BrowsePage.@Nullable Heard heard) {
+    BrowsePage page(
+            String now,
+            long lastSeatChange,
+            List<String> say,
+            List<String> notOffered,
+            BrowsePage.@Nullable Heard heard) {
         Editors editors = new Editors(place, findings, preferences, addresses);
         int shown = leaves.shown(view);
         boolean last = view.whole() || shown >= leaves.size();
@@ -79,6 +85,7 @@ final class BrowsePages {
                 misses.inPlace() == 0 ? "" : Words.count(misses.inPlace(), "near miss", "near misses") + " in place",
                 now,
                 "/" + place.path() + "/seats",
+                lastSeatChange,
                 ground,
                 orders(),
                 subjects(),

@@ -2,6 +2,7 @@ package ample.ledger.web.course;
 
 import ample.ledger.core.browse.Brief;
 import ample.ledger.core.schedule.Course;
+import ample.ledger.web.guest.Keeping;
 import ample.ledger.web.guest.Kept;
 import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Addresses;
@@ -23,7 +24,10 @@ class CourseController {
 
     private final Terms terms;
 
-    CourseController(Terms terms) {
+    private final Keeping keeping;
+
+    CourseController(Terms terms, Keeping keeping) {
+        this.keeping = keeping;
         this.terms = terms;
     }
 
@@ -43,7 +47,7 @@ class CourseController {
                         some.code().subject() + "-" + some.code().number()))
                 .findFirst()
                 .orElseThrow(() -> NotPostedException.course(posted, code, brief));
-        Kept kept = Kept.of(request);
+        Kept kept = keeping.of(request);
         model.addAttribute(
                 "where",
                 terms.where(

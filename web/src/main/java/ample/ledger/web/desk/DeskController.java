@@ -44,11 +44,6 @@ class DeskController {
         this.clock = clock;
     }
 
-    @GetMapping("/sign-in")
-    String signIn() {
-        return "desk/sign-in";
-    }
-
     @GetMapping("/desk")
     String desk(Model model) {
         model.addAttribute("page", DeskPages.desk(terms.all()));

@@ -3,7 +3,7 @@ package ample.ledger.web.lineup;
 import ample.ledger.core.browse.Brief;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Section;
-import ample.ledger.web.guest.Kept;
+import ample.ledger.web.guest.Keeping;
 import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Addresses;
 import ample.ledger.web.term.Local;
@@ -30,7 +30,10 @@ class LineUpController {
 
     private final Terms terms;
 
-    LineUpController(Terms terms) {
+    private final Keeping keeping;
+
+    LineUpController(Terms terms, Keeping keeping) {
+        this.keeping = keeping;
         this.terms = terms;
     }
 
@@ -81,14 +84,14 @@ class LineUpController {
             say.add("%s has no section with the entry number “%s”, and no course of that code with sections."
                     .formatted(name, add.strip()));
         }
-        LineUpPages pages = new LineUpPages(posted, shown, preferences, Kept.of(request), Local.address(back));
+        LineUpPages pages = new LineUpPages(posted, shown, preferences, keeping.of(request), Local.address(back));
         model.addAttribute(
                 "where",
                 terms.where(
                         terms.place(term),
                         Brief.EVERYTHING,
                         pages.here(),
-                        Kept.of(request).week(term).size()));
+                        keeping.of(request).week(term).size()));
         model.addAttribute("page", pages.page(say, add.strip(), meant));
         return "lineup/page";
     }

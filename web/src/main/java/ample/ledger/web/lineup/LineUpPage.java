@@ -20,6 +20,7 @@ import java.util.List;
  * @param unlike rows in which the sections differ
  * @param alike rows in which they all say the same
  * @param clashes in sentences, among them and with the visitor's week
+ * @param weave the address that weaves weeks of their courses
  */
 public record LineUpPage(
         String term,
@@ -38,7 +39,8 @@ public record LineUpPage(
         Strip overlapping,
         List<Row> unlike,
         List<Same> alike,
-        List<String> clashes) {
+        List<String> clashes,
+        String weave) {
 
     /**
      * One section.

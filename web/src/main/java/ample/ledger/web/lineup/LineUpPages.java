@@ -2,6 +2,7 @@ package ample.ledger.web.lineup;
 
 import ample.ledger.core.browse.Brief;
 import ample.ledger.core.calendar.Days;
+import ample.ledger.core.plan.Attendance;
 import ample.ledger.core.plan.Clash;
 import ample.ledger.core.reading.ClassHours;
 import ample.ledger.core.schedule.PostedPrerequisite;
@@ -70,8 +71,8 @@ final class LineUpPages {
                 Brief.EVERYTHING,
                 preferences.week());
         List<Row> rows = rows();
-        List<Clash> among = Clash.among(sections, schedule.term().calendar());
-        List<Clash> withWeek = Clash.between(sections, rest, schedule.term().calendar());
+        List<Clash> among = Clash.among(Attendance.of(sections, schedule));
+        List<Clash> withWeek = Clash.between(Attendance.of(sections, schedule), Attendance.of(rest, schedule));
         return new LineUpPage(
                 schedule.term().code(),
                 schedule.term().name(),
@@ -101,7 +102,14 @@ final class LineUpPages {
                 Stream.concat(
                                 among.stream().map(Words::clash),
                                 withWeek.stream().map(clash -> Words.clash(clash, " of your week")))
-                        .toList());
+                        .toList(),
+                Addresses.with(
+                        "/" + schedule.term().code() + "/week?weave=1",
+                        "want",
+                        sections.stream()
+                                .map(section -> section.course().written())
+                                .distinct()
+                                .collect(Collectors.joining(", "))));
     }
 
     private Column column(Section section, Strip.Ground ground) {

@@ -2,7 +2,7 @@ package ample.ledger.web.record;
 
 import ample.ledger.core.requirement.RecordLines;
 import ample.ledger.core.schedule.Programme;
-import ample.ledger.web.guest.Kept;
+import ample.ledger.web.guest.Keeping;
 import ample.ledger.web.guest.KeptRecord;
 import ample.ledger.web.term.Addresses;
 import ample.ledger.web.term.Local;
@@ -27,14 +27,17 @@ class RecordController {
 
     private final Terms terms;
 
-    RecordController(Terms terms) {
+    private final Keeping keeping;
+
+    RecordController(Terms terms, Keeping keeping) {
+        this.keeping = keeping;
         this.terms = terms;
     }
 
     /** @param back where to go on afterwards; a page of this application */
     @GetMapping("/record")
     String record(@RequestParam(defaultValue = "/") String back, HttpServletRequest request, Model model) {
-        return page(Kept.of(request).record(), back, model);
+        return page(keeping.of(request).record(), back, model);
     }
 
     /**
@@ -61,7 +64,7 @@ class RecordController {
                 level,
                 placements,
                 programme);
-        Kept.change(request, kept -> kept.with(record));
+        keeping.change(request, kept -> kept.with(record));
         return faults(record).isEmpty() ? "redirect:" + Local.address(back) : page(record, back, model);
     }
 

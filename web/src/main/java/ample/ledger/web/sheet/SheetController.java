@@ -5,7 +5,7 @@ import ample.ledger.core.browse.BriefAddress;
 import ample.ledger.core.exchange.CalendarFile;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Section;
-import ample.ledger.web.guest.Kept;
+import ample.ledger.web.guest.Keeping;
 import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Addresses;
 import ample.ledger.web.term.BriefReader;
@@ -31,7 +31,10 @@ class SheetController {
     private final Terms terms;
     private final Clock clock;
 
-    SheetController(Terms terms, Clock clock) {
+    private final Keeping keeping;
+
+    SheetController(Terms terms, Clock clock, Keeping keeping) {
+        this.keeping = keeping;
         this.terms = terms;
         this.clock = clock;
     }
@@ -53,7 +56,7 @@ class SheetController {
                         terms.place(term),
                         reading.brief(),
                         new Addresses(term).sheet(section.entry(), reading.brief()),
-                        Kept.of(request).week(term).size()));
+                        keeping.of(request).week(term).size()));
         model.addAttribute(
                 "page",
                 SheetPages.page(
@@ -61,7 +64,7 @@ class SheetController {
                         section,
                         reading.brief(),
                         preferences,
-                        Kept.of(request),
+                        keeping.of(request),
                         terms.now(terms.place(term)).toLocalDateTime()));
         return "sheet/page";
     }

@@ -3,6 +3,7 @@ package ample.ledger.web.sheet;
 import ample.ledger.core.browse.Brief;
 import ample.ledger.core.browse.Findings;
 import ample.ledger.core.exchange.LinkedData;
+import ample.ledger.core.plan.Attendance;
 import ample.ledger.core.plan.Clash;
 import ample.ledger.core.reading.ClassHours;
 import ample.ledger.core.reading.SeatAccount;
@@ -231,8 +232,7 @@ final class SheetPages {
         boolean outside = !brief.isEmpty() && !findings.fits(other.entry());
         Stream<String> clashes = kept.week(schedule).stream()
                 .filter(mine -> !mine.equals(other) && !mine.course().equals(other.course()))
-                .flatMap(mine ->
-                        Clash.among(List.of(mine, other), schedule.term().calendar()).stream())
+                .flatMap(mine -> Clash.among(Attendance.of(List.of(mine, other), schedule)).stream())
                 .map(clash -> "clashes with %s of your week by %s, %s"
                         .formatted(
                                 clash.one(),

@@ -4,6 +4,7 @@ import ample.ledger.core.browse.Brief;
 import ample.ledger.core.browse.TermIndex;
 import ample.ledger.core.edition.Edition;
 import ample.ledger.core.edition.SectionChange;
+import ample.ledger.core.plan.PostedSchedules;
 import ample.ledger.core.registrar.SeatWord;
 import ample.ledger.core.requirement.CourseGraph;
 import ample.ledger.core.schedule.EntryNumber;
@@ -37,13 +38,16 @@ public class Terms {
 
     private final Editions editions;
     private final LatestSeats seats;
+    private final SeatChanges seatChanges;
     private final Clock clock;
     private final EditionComparisons comparisons;
     private final Map<String, PostedTerm> latest = new ConcurrentHashMap<>();
     private final Map<String, Place> places = new ConcurrentHashMap<>();
+    private volatile @Nullable Together together;
 
     Terms(Editions editions, LatestSeats seats, Clock clock) {
         this.seats = seats;
+        this.seatChanges = new SeatChanges(clock);
         this.editions = editions;
         this.comparisons = new EditionComparisons(editions);
         this.clock = clock;
@@ -174,8 +178,34 @@ public class Terms {
                                 .toList());
             }
         });
+        seatChanges.changed(changed);
         return changed;
     }
+
+    /** The number of the last change of seats: all that is read after this call is at least as new. */
+    public long lastSeatChange() {
+        return seatChanges.last();
+    }
+
+    /** The sections of {@code place} whose seats have changed after the change of that number. */
+    public List<EntryNumber> seatsChangedSince(long number, Place place) {
+        return seatChanges.since(
+                number,
+                place.terms().stream().map(posted -> posted.edition().term()).toList());
+    }
+
+    /** The schedules of all terms, read together. */
+    public PostedSchedules schedules() {
+        List<Schedule> current = all().stream().map(PostedTerm::schedule).toList();
+        Together known = together;
+        if (known == null || !known.schedules().equals(current)) {
+            known = new Together(current, new PostedSchedules(current));
+            together = known;
+        }
+        return known.posted();
+    }
+
+    private record Together(List<Schedule> schedules, PostedSchedules posted) {}
 
     /** What time it is where the institution of {@code place} stands. */
     public ZonedDateTime now(Place place) {

@@ -78,7 +78,7 @@ class DeskInTheBrowserTest {
         page.navigate(ledger.root() + "/desk");
         page.getByText("Sign out").click();
         page.navigate(ledger.root() + "/desk/terms/autumn-2077");
-        assertThat(page.locator("h1")).hasText("Sign in to the desk");
+        assertThat(page.locator("h1")).hasText("Sign in");
     }
 
     @Test

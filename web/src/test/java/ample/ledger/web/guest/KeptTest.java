@@ -2,35 +2,14 @@ package ample.ledger.web.guest;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.web.term.Local;
-import java.util.List;
-import java.util.Map;
-import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 class KeptTest {
 
-    private static final Kept NOTHING = new Kept(Map.of(), List.of(), KeptRecord.NONE);
-
-    @Test
-    void aSectionIsKeptOnceInTheOrderOfAdding() {
-        Kept kept = NOTHING.adding("autumn", entries(40220, 40101)).adding("autumn", entries(40101, 40102));
-
-        assertThat(kept.week("autumn")).isEqualTo(entries(40220, 40101, 40102));
-        assertThat(kept.week("spring")).isEmpty();
-        assertThat(kept.removing("autumn", entries(40101, 49999)).week("autumn"))
-                .isEqualTo(entries(40220, 40102));
-    }
-
-    @Test
-    void aWeekHoldsNoMoreThanCanBeMeant() {
-        int[] many = IntStream.range(50_000, 50_100).toArray();
-
-        assertThat(NOTHING.adding("autumn", entries(many)).week("autumn")).hasSize(40);
-    }
+    private static final Kept NOTHING = Kept.NOTHING;
 
     @Test
     void aBriefOfTheSameNameIsReplacedAndTheOldestGoes() {
@@ -61,12 +40,5 @@ class KeptTest {
     })
     void nobodyIsLedElsewhere(String asked, String goes) {
         assertThat(Local.address(asked)).isEqualTo(goes);
-    }
-
-    private static List<EntryNumber> entries(int... digits) {
-        return IntStream.of(digits)
-                .mapToObj(String::valueOf)
-                .map(EntryNumber::new)
-                .toList();
     }
 }

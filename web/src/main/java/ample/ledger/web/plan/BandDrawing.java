@@ -1,0 +1,463 @@
+package ample.ledger.web.plan;
+
+import ample.ledger.core.browse.Brief;
+import ample.ledger.core.browse.SetCondition;
+import ample.ledger.core.browse.SetCondition.DayRule;
+import ample.ledger.core.calendar.DateRange;
+import ample.ledger.core.calendar.Days;
+import ample.ledger.core.calendar.TimeRange;
+import ample.ledger.core.calendar.Timing;
+import ample.ledger.core.calendar.WeekHours;
+import ample.ledger.core.plan.Attendance;
+import ample.ledger.core.plan.BusyTime;
+import ample.ledger.core.plan.Engagement;
+import ample.ledger.core.plan.PlannedWeek;
+import ample.ledger.core.plan.PostedSchedules;
+import ample.ledger.core.plan.Standing;
+import ample.ledger.core.plan.Stay;
+import ample.ledger.core.plan.Swap;
+import ample.ledger.core.schedule.CourseCode;
+import ample.ledger.core.schedule.EntryNumber;
+import ample.ledger.core.schedule.Meeting;
+import ample.ledger.core.schedule.Term;
+import ample.ledger.core.weave.Weave;
+import ample.ledger.web.preferences.Preferences;
+import ample.ledger.web.term.Addresses;
+import ample.ledger.web.words.Words;
+import java.math.BigDecimal;
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.format.TextStyle;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/** Draws a planned week as bands: the whole term at once, its halves in an upper and a lower lane, or one week of it. */
+final class BandDrawing {
+
+    private static final int BAND = 66;
+    private static final int FIRST_HOUR = 8;
+    private static final int LAST_HOUR = 18;
+    private static final int TONES = 6;
+
+    private static final int SHORT_FREE = 50;
+
+    /** Between stays no further apart there is no room for a name. */
+    private static final int SHORT_WAY = 100;
+
+    private static final int QUARTER = WeekHours.MINUTES;
+
+    private final PlannedWeek week;
+    private final Term term;
+    private final WeekAsk ask;
+    private final Preferences preferences;
+    private final List<Swap> ghosts;
+    private final List<Weave> weaves;
+    private final Map<CourseCode, Integer> tones = new HashMap<>();
+    private final int from;
+    private final int to;
+    private final BandWords words;
+
+    /** @param ghosts what could be taken instead of what is selected */
+    BandDrawing(
+            PlannedWeek week, Term term, WeekAsk ask, Preferences preferences, List<Swap> ghosts, List<Weave> weaves) {
+        this.week = week;
+        this.term = term;
+        this.ask = ask;
+        this.preferences = preferences;
+        this.ghosts = ghosts;
+        this.weaves = weaves;
+        Stream.of(
+                        week.attended().stream(),
+                        week.beside().stream(),
+                        weaves.stream().flatMap(weave -> weave.sections().stream()))
+                .flatMap(some -> some)
+                .forEach(attendance ->
+                        tones.putIfAbsent(attendance.section().course().code(), tones.size() % TONES + 1));
+        List<TimeRange> times = Stream.of(
+                        week.engagements().stream(),
+                        ghosts.stream().flatMap(swap -> swap.in().stream()),
+                        week.beside().stream(),
+                        weaves.stream().flatMap(weave -> weave.sections().stream()))
+                .flatMap(some -> some)
+                .flatMap(engagement -> engagement.stays().stream())
+                .filter(this::isShown)
+                .map(Stay::time)
+                .toList();
+        this.from = 60
+                * Math.min(
+                        FIRST_HOUR,
+                        times.stream().mapToInt(TimeRange::startMinute).min().orElse(FIRST_HOUR * 60) / 60);
+        this.to = 60
+                * Math.max(
+                        LAST_HOUR,
+                        (times.stream().mapToInt(TimeRange::endMinute).max().orElse(LAST_HOUR * 60) + 59) / 60);
+        this.words = new BandWords(week, term, ask, preferences, to - from);
+    }
+
+    Bands draw() {
+        List<Bands.Hour> hours = new ArrayList<>();
+        for (int hour = from / 60; hour <= to / 60; hour++) {
+            hours.add(new Bands.Hour(preferences.clock().formatHour(hour), x(hour * 60)));
+        }
+        List<Bands.Band> days = preferences.week().stream()
+                .filter(this::isDrawn)
+                .map(this::band)
+                .toList();
+        return new Bands(from, to, hours, days, untimed());
+    }
+
+    private boolean isDrawn(DayOfWeek day) {
+        boolean weekend = day == DayOfWeek.SATURDAY || day == DayOfWeek.SUNDAY;
+        return !weekend
+                || !items(week.engagements(), day).isEmpty()
+                || !items(ghostSections(), day).isEmpty()
+                || !items(keptBeside(), day).isEmpty()
+                || weaves.stream()
+                        .anyMatch(weave -> !items(weave.sections(), day).isEmpty());
+    }
+
+    private List<Attendance> ghostSections() {
+        return ghosts.stream().flatMap(swap -> swap.in().stream()).distinct().toList();
+    }
+
+    /** In the whole term everything but exams is shown; in one week what is held in it. */
+    private boolean isShown(Stay stay) {
+        return ask.monday()
+                .map(monday -> new DateRange(monday, monday.plusDays(6)))
+                .map(dates -> stay.dates().stream().anyMatch(dates::contains))
+                .orElse(!stay.exam());
+    }
+
+    private boolean isOn(Stay stay, DayOfWeek day) {
+        return ask.monday()
+                .map(monday -> stay.dates().contains(monday.plusDays(day.getValue() - 1L)))
+                .orElseGet(() -> !stay.exam() && stay.days().contains(day));
+    }
+
+    private List<BandItem> items(List<? extends Engagement> engagements, DayOfWeek day) {
+        List<BandItem> items = new ArrayList<>();
+        for (Engagement engagement : engagements) {
+            for (Stay stay : engagement.stays()) {
+                if (isOn(stay, day)) {
+                    items.add(new BandItem(engagement, stay, words.lane(stay), 0, 1));
+                }
+            }
+        }
+        items.sort(Comparator.comparing((BandItem item) -> item.stay().time().start())
+                .thenComparing(item -> item.stay().time().end()));
+        return BandItem.inColumns(items);
+    }
+
+    private Bands.Band band(DayOfWeek day) {
+        List<BandItem> items = items(week.engagements(), day);
+        int height = items.stream().mapToInt(BandItem::needs).reduce(BAND, Math::max);
+        return new Bands.Band(
+                Days.shortName(day).toLowerCase(Locale.ROOT),
+                day.getDisplayName(TextStyle.FULL, Locale.ENGLISH),
+                note(day),
+                height,
+                items.stream().map(item -> block(item, height, "")).toList(),
+                hatches(items, height),
+                ways(items, height),
+                free(items, day),
+                ghostBlocks(day, height),
+                previews(day, height),
+                rows(items, day));
+    }
+
+    private String note(DayOfWeek day) {
+        if (ask.monday().isEmpty()) {
+            return "";
+        }
+        LocalDate date = ask.monday().get().plusDays(day.getValue() - 1L);
+        return Words.day(date)
+                + term.calendar().exceptions().stream()
+                        .filter(exception -> exception.date().equals(date))
+                        .map(exception -> exception
+                                .follows()
+                                .map(follows -> ", as " + Days.shortName(follows))
+                                .orElse(", off"))
+                        .findFirst()
+                        .orElse("");
+    }
+
+    private Bands.Block block(BandItem item, int height, String more) {
+        Stay stay = item.stay();
+        int tall = item.tall(height);
+        if (item.engagement() instanceof BusyTime busy) {
+            return new Bands.Block(
+                    x(stay.time().startMinute()),
+                    width(stay.time()),
+                    item.y(height),
+                    tall,
+                    "own" + more,
+                    List.of(),
+                    List.of(busy.label()),
+                    busy.label() + ", busy, " + Words.when(busy.timing(), preferences.clock()),
+                    "#busy");
+        }
+        Attendance attendance = (Attendance) item.engagement();
+        String token = token(attendance);
+        String standing = week.standing(attendance)
+                .map(Standing::code)
+                .orElse(week.goingOn().contains(attendance) ? "going-on" : "");
+        return new Bands.Block(
+                x(stay.time().startMinute()),
+                width(stay.time()),
+                item.y(height),
+                tall,
+                "tone-%d %s%s%s".formatted(tone(attendance), standing, ask.at().equals(token) ? " selected" : "", more),
+                words.name(attendance, stay, tall),
+                words.more(attendance, stay),
+                words.label(attendance, stay),
+                ask.at(ask.at().equals(token) ? "" : token).address());
+    }
+
+    private int tone(Attendance attendance) {
+        return tones.getOrDefault(attendance.section().course().code(), 1);
+    }
+
+    private List<Bands.Hatch> hatches(List<BandItem> items, int height) {
+        List<Bands.Hatch> hatches = new ArrayList<>();
+        for (int i = 0; i < items.size(); i++) {
+            for (int j = i + 1; j < items.size(); j++) {
+                BandItem one = items.get(i);
+                BandItem other = items.get(j);
+                if (one.stay().clashes(other.stay())) {
+                    TimeRange shared =
+                            one.stay().time().overlap(other.stay().time()).orElseThrow();
+                    int top = Math.min(one.y(height), other.y(height));
+                    int bottom = Math.max(one.y(height) + one.tall(height), other.y(height) + other.tall(height));
+                    hatches.add(new Bands.Hatch(
+                            x(shared.startMinute()), width(shared), top, bottom - top, shared.minutes() + " min"));
+                }
+            }
+        }
+        return hatches;
+    }
+
+    private List<Bands.Way> ways(List<BandItem> items, int height) {
+        List<Bands.Way> ways = new ArrayList<>();
+        List<BandItem> placed =
+                items.stream().filter(item -> item.stay().spot().isPresent()).toList();
+        for (int i = 0; i + 1 < placed.size(); i++) {
+            Stay left = placed.get(i).stay();
+            Stay reached = placed.get(i + 1).stay();
+            int minutes = reached.time().startMinute() - left.time().endMinute();
+            boolean changes = !left.spot()
+                    .orElseThrow()
+                    .campus()
+                    .equals(reached.spot().orElseThrow().campus());
+            if (changes && minutes >= 0 && left.dates().meets(reached.dates())) {
+                Optional<PostedSchedules.Way> way = week.posted()
+                        .way(left.spot().orElseThrow(), reached.spot().orElseThrow());
+                String campus = reached.spot().orElseThrow().campus().name();
+                ways.add(new Bands.Way(
+                        x(left.time().endMinute()),
+                        x(reached.time().startMinute()),
+                        x((left.time().endMinute() + reached.time().startMinute()) / 2),
+                        height - 8,
+                        way.map(some -> some.minutes() + " min").orElse("")
+                                + (minutes < SHORT_WAY && way.isPresent() ? "" : " to " + campus),
+                        way.filter(some -> some.minutes() > minutes).isPresent()));
+            }
+        }
+        return ways;
+    }
+
+    private List<Bands.Free> free(List<BandItem> items, DayOfWeek day) {
+        List<Bands.Free> free = new ArrayList<>();
+        int at = from;
+        for (int i = 0; i <= items.size(); i++) {
+            int next = i == items.size() ? to : items.get(i).stay().time().startMinute();
+            int begins = (at + QUARTER - 1) / QUARTER * QUARTER;
+            int ends = next / QUARTER * QUARTER;
+            if (ends - begins >= SHORT_FREE) {
+                free.add(free(day, begins, ends));
+            }
+            if (i < items.size()) {
+                at = Math.max(at, items.get(i).stay().time().endMinute());
+            }
+        }
+        return free;
+    }
+
+    private Bands.Free free(DayOfWeek day, int begins, int ends) {
+        TimeRange stretch = range(begins, ends);
+        return new Bands.Free(
+                x(begins),
+                width(stretch),
+                "What fits on %s %s"
+                        .formatted(Days.shortName(day), preferences.clock().format(stretch)),
+                new Addresses(term.code()).browse(fitting(day, begins, ends)));
+    }
+
+    private static TimeRange range(int begins, int ends) {
+        return new TimeRange(
+                LocalTime.of(begins / 60, begins % 60),
+                ends >= 24 * 60 ? LocalTime.of(23, 59) : LocalTime.of(ends / 60, ends % 60));
+    }
+
+    /** What meets on that day, only within that time, and is clear of the plan on every other. */
+    private Brief fitting(DayOfWeek day, int begins, int ends) {
+        WeekHours closed = WeekHours.of(day, 0, 24 * 60).minus(WeekHours.of(day, begins, ends));
+        Brief brief = Brief.of(new SetCondition.OnDays(DayRule.ANY, Days.of(day)), new SetCondition.Closed(closed));
+        Set<EntryNumber> entries = week.attended().stream()
+                .filter(attendance -> attendance.term().code().equals(term.code()))
+                .map(attendance -> attendance.section().entry())
+                .collect(Collectors.toCollection(LinkedHashSet::new));
+        return entries.isEmpty() ? brief : brief.with(new SetCondition.ClearOf(entries));
+    }
+
+    private List<Bands.Block> ghostBlocks(DayOfWeek day, int height) {
+        List<Bands.Block> blocks = new ArrayList<>(items(keptBeside(), day).stream()
+                .map(item -> block(item, height, " ghost"))
+                .toList());
+        Map<Object, List<Attendance>> alike = new LinkedHashMap<>();
+        Map<Object, Stay> stays = new HashMap<>();
+        for (Attendance ghost : ghostSections()) {
+            for (Stay stay : ghost.stays()) {
+                if (isOn(stay, day)) {
+                    Object key = List.of(stay.time(), stay.dates());
+                    alike.computeIfAbsent(key, absent -> new ArrayList<>()).add(ghost);
+                    stays.putIfAbsent(key, stay);
+                }
+            }
+        }
+        List<BandItem> items = alike.entrySet().stream()
+                .map(entry -> new BandItem(entry.getValue().get(0), stays.get(entry.getKey()), BandItem.WHOLE, 0, 1))
+                .sorted(Comparator.comparing(
+                        (BandItem item) -> item.stay().time().start()))
+                .toList();
+        BandItem.inColumns(items).stream()
+                .map(item -> ghost(
+                        item, alike.get(List.of(item.stay().time(), item.stay().dates())), height))
+                .forEach(blocks::add);
+        return blocks;
+    }
+
+    /** What is kept beside the plan, while nothing is selected that has alternatives of its own. */
+    private List<Attendance> keptBeside() {
+        return ghosts.isEmpty() ? week.beside() : List.of();
+    }
+
+    private Bands.Block ghost(BandItem item, List<Attendance> alike, int height) {
+        Attendance first = alike.get(0);
+        String codes = alike.size() <= 2
+                ? alike.stream().map(one -> one.section().code()).collect(Collectors.joining(", "))
+                : first.section().code() + " and " + (alike.size() - 1);
+        return new Bands.Block(
+                x(item.stay().time().startMinute()),
+                width(item.stay().time()),
+                item.y(height),
+                item.tall(height),
+                "ghost tone-" + tone(first),
+                List.of(codes),
+                List.of(words.part(item.stay())).stream()
+                        .filter(text -> !text.isEmpty())
+                        .toList(),
+                "Instead: "
+                        + alike.stream()
+                                .map(one -> words.label(one, item.stay()))
+                                .collect(Collectors.joining("; ")),
+                "#swap-" + token(first));
+    }
+
+    private List<Bands.Preview> previews(DayOfWeek day, int height) {
+        List<Bands.Preview> previews = new ArrayList<>();
+        for (int i = 0; i < weaves.size(); i++) {
+            List<Bands.Block> blocks = items(weaves.get(i).sections(), day).stream()
+                    .map(item -> block(item, height, " preview"))
+                    .toList();
+            previews.add(new Bands.Preview(i + 1, ask.weave().shown() == i + 1, blocks));
+        }
+        return previews;
+    }
+
+    private List<Bands.Row> rows(List<BandItem> items, DayOfWeek day) {
+        List<Bands.Row> rows = new ArrayList<>();
+        int at = -1;
+        for (BandItem item : items) {
+            int begins = item.stay().time().startMinute();
+            if (at >= 0 && begins - at >= SHORT_FREE) {
+                Bands.Free between = free(day, (at + QUARTER - 1) / QUARTER * QUARTER, begins / QUARTER * QUARTER);
+                rows.add(new Bands.Row(
+                        "", Words.duration(begins - at) + " free", "what fits here", "gap", false, between.address()));
+            }
+            at = Math.max(at, item.stay().time().endMinute());
+            String when = preferences.clock().format(item.stay().time());
+            if (item.engagement() instanceof BusyTime busy) {
+                rows.add(new Bands.Row(when, busy.label(), "busy", "own", false, "#busy"));
+            } else {
+                Bands.Block block = block(item, BAND, "");
+                Attendance attendance = (Attendance) item.engagement();
+                rows.add(new Bands.Row(
+                        when,
+                        attendance.toString(),
+                        String.join(", ", block.more()),
+                        block.style(),
+                        true,
+                        block.address()));
+            }
+        }
+        return rows;
+    }
+
+    private List<Bands.Untimed> untimed() {
+        List<Bands.Untimed> untimed = new ArrayList<>();
+        for (Attendance attendance : week.attended()) {
+            BigDecimal hours = attendance.section().meetings().stream()
+                    .map(Meeting::timing)
+                    .filter(this::isInWeek)
+                    .map(timing -> ((Timing.Arranged) timing).hoursPerWeek())
+                    .reduce(BigDecimal.ZERO, BigDecimal::add);
+            if (hours.signum() > 0 || attendance.section().untimed()) {
+                String aWeek = hours.signum() > 0 ? Words.hours(hours) + " a week" : "times to be announced";
+                String token = token(attendance);
+                untimed.add(new Bands.Untimed(
+                        attendance.section().course().written(),
+                        aWeek,
+                        "tone-" + tone(attendance) + (ask.at().equals(token) ? " selected" : ""),
+                        figure(Math.min(100, hours.doubleValue() * 60 * 100 / (to - from))),
+                        attendance + ", no set time, " + aWeek,
+                        ask.at(ask.at().equals(token) ? "" : token).address()));
+            }
+        }
+        return untimed;
+    }
+
+    private boolean isInWeek(Timing timing) {
+        return timing instanceof Timing.Arranged arranged
+                && ask.monday()
+                        .map(monday -> arranged.dates().overlaps(new DateRange(monday, monday.plusDays(6))))
+                        .orElse(true);
+    }
+
+    /** How a form and an address name the section. */
+    String token(Attendance attendance) {
+        return PlanTokens.of(attendance, term.code());
+    }
+
+    private String x(int minute) {
+        return figure((double) (minute - from) * 100 / (to - from));
+    }
+
+    private String width(TimeRange time) {
+        return figure((double) time.minutes() * 100 / (to - from));
+    }
+
+    private static String figure(double share) {
+        return String.format(Locale.ROOT, "%.2f%%", share);
+    }
+}

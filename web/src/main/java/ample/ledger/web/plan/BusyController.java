@@ -1,0 +1,212 @@
+package ample.ledger.web.plan;
+
+import ample.ledger.core.calendar.ClockTime;
+import ample.ledger.core.calendar.DateRange;
+import ample.ledger.core.calendar.Days;
+import ample.ledger.core.calendar.TimeRange;
+import ample.ledger.core.calendar.Timing;
+import ample.ledger.core.exchange.BusyCalendar;
+import ample.ledger.core.plan.BusyTime;
+import ample.ledger.web.plan.PlanChanges.Sent;
+import ample.ledger.web.term.Terms;
+import ample.ledger.web.words.Words;
+import jakarta.servlet.http.HttpServletRequest;
+import java.io.IOException;
+import java.io.Serializable;
+import java.time.DateTimeException;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import java.util.TreeSet;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** Takes busy times of the student's own, typed in or out of a calendar file. */
+@Controller
+class BusyController {
+
+    /** Of the page that is gone to: what was typed and could not be read. */
+    static final String TYPED = "typed";
+
+    private final PlanChanges changes;
+    private final Terms terms;
+
+    BusyController(PlanChanges changes, Terms terms) {
+        this.changes = changes;
+        this.terms = terms;
+    }
+
+    /**
+     * A busy time as it was typed.
+     *
+     * @param day the codes of the days that were ticked
+     * @param date of a single time, instead
+     * @param every how many weeks from one to the next
+     */
+    public record Typed(String label, List<String> day, String date, String starts, String ends, int every)
+            implements Serializable {
+
+        private static final long serialVersionUID = 1L;
+
+        /** Nothing typed yet. */
+        static final Typed NOTHING = new Typed("", List.of(), "", "", "", 1);
+
+        private Days days() {
+            return Days.of(
+                    day.stream().flatMap(name -> Days.parseDay(name).stream()).toList());
+        }
+
+        private Optional<LocalDate> once() {
+            try {
+                return date.isBlank() ? Optional.empty() : Optional.of(LocalDate.parse(date.strip()));
+            } catch (DateTimeException noDate) {
+                return Optional.empty();
+            }
+        }
+
+        private Optional<TimeRange> hours() {
+            Optional<LocalTime> from = ClockTime.parse(starts);
+            Optional<LocalTime> to = ClockTime.parse(ends);
+            return from.isPresent() && to.isPresent() && from.get().isBefore(to.get())
+                    ? Optional.of(new TimeRange(from.get(), to.get()))
+                    : Optional.empty();
+        }
+
+        private List<String> faults() {
+            List<String> faults = new ArrayList<>();
+            if (label.isBlank()) {
+                faults.add("A busy time needs a name, as in “ferry crew”.");
+            }
+            if (hours().isEmpty()) {
+                faults.add(
+                        "“%s” to “%s” are no hours: they are written as 11:30 and 13:00, the second later than the first. What goes on over midnight is two busy times."
+                                .formatted(starts.strip(), ends.strip()));
+            }
+            if (!date.isBlank() && once().isEmpty()) {
+                faults.add("“%s” is no date: it is written as 2031-10-02.".formatted(date.strip()));
+            }
+            if (days().isEmpty() && date.isBlank()) {
+                faults.add("Choose at least one day of the week, or one date.");
+            }
+            return faults;
+        }
+
+        private BusyTime time(DateRange season) {
+            TimeRange hours = hours().orElseThrow();
+            Timing timing = once().<Timing>map(single -> new Timing.Once(single, hours))
+                    .orElseGet(() -> new Timing.Weekly(days(), hours, season, every == 2 ? 2 : 1));
+            return new BusyTime(label, timing);
+        }
+    }
+
+    /** What cannot be read is said, and stays in its fields. */
+    @PostMapping("/{term}/week/busy")
+    String busy(
+            @PathVariable String term,
+            @RequestParam(defaultValue = "") String label,
+            @RequestParam(defaultValue = "") List<String> day,
+            @RequestParam(defaultValue = "") String date,
+            @RequestParam(defaultValue = "") String starts,
+            @RequestParam(defaultValue = "") String ends,
+            @RequestParam(defaultValue = "1") int every,
+            Sent sent,
+            HttpServletRequest request,
+            RedirectAttributes told) {
+        Typed typed = new Typed(label, List.copyOf(day), date, starts, ends, every);
+        List<String> faults = typed.faults();
+        if (!faults.isEmpty()) {
+            told.addFlashAttribute(TYPED, typed);
+            return PlanChanges.tell(told, sent, faults.toArray(String[]::new)) + "#busy";
+        }
+        BusyTime time = typed.time(dates(term));
+        return add(request, term, sent, told, "“" + time.label() + "” added", List.of(time));
+    }
+
+    /** @param busy the places of the busy times that go, counted from 0 */
+    @PostMapping("/{term}/week/free")
+    String free(
+            @PathVariable String term,
+            @RequestParam(defaultValue = "") List<Integer> busy,
+            Sent sent,
+            HttpServletRequest request,
+            RedirectAttributes told) {
+        String words = Words.count(busy.size(), "busy time") + " taken out";
+        return changes.change(
+                request,
+                term,
+                sent,
+                told,
+                words,
+                plan -> plan.busy(times -> {
+                    List<BusyTime> after = new ArrayList<>(times);
+                    new TreeSet<>(busy)
+                            .descendingSet().stream()
+                                    .filter(at -> at >= 0 && at < after.size())
+                                    .forEach(at -> after.remove(at.intValue()));
+                    return after;
+                }));
+    }
+
+    @PostMapping("/{term}/week/calendar")
+    String calendar(
+            @PathVariable String term,
+            @RequestParam MultipartFile file,
+            Sent sent,
+            HttpServletRequest request,
+            RedirectAttributes told)
+            throws IOException {
+        String name = PlanChanges.name(file);
+        Optional<BusyCalendar.Reading> reading = BusyCalendar.read(
+                PlanChanges.text(file), terms.get(term).schedule().institution().zone(), dates(term));
+        if (reading.isEmpty()) {
+            return PlanChanges.tell(
+                    told,
+                    sent,
+                    "“%s” is no calendar file: those begin with BEGIN:VCALENDAR. Nothing was changed.".formatted(name));
+        }
+        List<String> say = new ArrayList<>();
+        List<BusyTime> busy = reading.get().busy();
+        say.add("%s taken from “%s”.".formatted(Words.count(busy.size(), "busy time"), name));
+        if (reading.get().allDay() > 0) {
+            say.add(Words.count(reading.get().allDay(), "all-day event")
+                    + " left out, since they take no hours: add those that do by hand.");
+        }
+        if (reading.get().outside() > 0) {
+            say.add(Words.count(reading.get().outside(), "event") + " not in these dates left out.");
+        }
+        PlanChanges.tell(told, sent, say.toArray(String[]::new));
+        return add(request, term, sent, told, "“" + name + "” brought in", busy);
+    }
+
+    /** With these too; what is there word for word is not taken in twice. */
+    private String add(
+            HttpServletRequest request,
+            String term,
+            Sent sent,
+            RedirectAttributes told,
+            String words,
+            Collection<BusyTime> more) {
+        return changes.change(
+                request,
+                term,
+                sent,
+                told,
+                words,
+                plan -> plan.busy(times -> {
+                    List<BusyTime> after = new ArrayList<>(times);
+                    more.stream().filter(time -> !after.contains(time)).forEach(after::add);
+                    return after;
+                }));
+    }
+
+    private DateRange dates(String term) {
+        return terms.schedules().dates(changes.season(term));
+    }
+}

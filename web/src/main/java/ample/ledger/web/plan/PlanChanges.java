@@ -1,0 +1,129 @@
+package ample.ledger.web.plan;
+
+import ample.ledger.core.plan.Pick;
+import ample.ledger.core.plan.Plan;
+import ample.ledger.core.plan.PlanBook;
+import ample.ledger.core.plan.Standing;
+import ample.ledger.core.schedule.EntryNumber;
+import ample.ledger.web.guest.Keeping;
+import ample.ledger.web.term.Local;
+import ample.ledger.web.term.Picked;
+import ample.ledger.web.term.Terms;
+import jakarta.servlet.http.HttpServletRequest;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** How the forms of My week change a plan: as the visitor saw it, or not at all. */
+@Component
+class PlanChanges {
+
+    /** Of the page that is gone to: sentences that say what was wrong, or what came of it. */
+    static final String TOLD = "told";
+
+    private static final int MOST_AT_ONCE = 100;
+    private static final int MOST_BYTES = 4_000_000;
+
+    private final Keeping keeping;
+    private final Terms terms;
+
+    PlanChanges(Keeping keeping, Terms terms) {
+        this.keeping = keeping;
+        this.terms = terms;
+    }
+
+    /**
+     * What every form sends beside what it is for.
+     *
+     * @param version of the plans that the page showed; empty where it showed none
+     * @param back the page that is gone to; one of this application
+     */
+    record Sent(String version, String back) {
+
+        Sent(@Nullable String version, @Nullable String back) {
+            this.version = version == null || !version.matches("[0-9]{1,18}") ? "" : version;
+            this.back = Local.address(back == null ? "/" : back);
+        }
+    }
+
+    /** Changes the current plan of the season of {@code term}, and goes back. */
+    String change(
+            HttpServletRequest request,
+            String term,
+            Sent sent,
+            RedirectAttributes told,
+            String words,
+            UnaryOperator<Plan> change) {
+        return changeBook(request, sent, told, words, book -> book.changing(season(term), words, change));
+    }
+
+    /** Changes the plans and goes back; where another window has changed them since, nothing is changed and that is said. */
+    String changeBook(
+            HttpServletRequest request,
+            Sent sent,
+            RedirectAttributes told,
+            String words,
+            UnaryOperator<PlanBook> change) {
+        if (sent.version().isEmpty()) {
+            keeping.changePlans(request, change);
+        } else if (keeping.changePlans(request, Long.parseLong(sent.version()), change)
+                .isEmpty()) {
+            List<PlanBook.Change> past = keeping.of(request).plans().past();
+            String last = past.isEmpty()
+                    ? ""
+                    : " The last change was: %s."
+                            .formatted(past.get(past.size() - 1).words());
+            return tell(
+                    told,
+                    sent,
+                    "Another window has changed this plan since you opened it here.%s What you just did (%s) was not done: look at the plan as it is now, and do it again if you still want it."
+                            .formatted(last, words));
+        }
+        return "redirect:" + sent.back();
+    }
+
+    /** Goes back, and says something there. */
+    static String tell(RedirectAttributes told, Sent sent, String... sentences) {
+        told.addFlashAttribute(TOLD, List.of(sentences));
+        return "redirect:" + sent.back();
+    }
+
+    String season(String term) {
+        return terms.get(term).schedule().term().season().code();
+    }
+
+    /** The sections that a form sends; what is of no term that is posted is passed over. */
+    List<Pick> picks(String term, List<String> line, Standing standing) {
+        return Picked.of(term, line).stream()
+                .limit(MOST_AT_ONCE)
+                .flatMap(picked -> EntryNumber.parse(picked.entry()).stream()
+                        .map(entry -> new Pick(picked.term(), entry, standing)))
+                .filter(pick -> terms.schedules().schedule(pick.term()).isPresent())
+                .toList();
+    }
+
+    String names(List<Pick> picks) {
+        return picks.stream()
+                .map(pick -> terms.schedules()
+                        .find(pick.term(), pick.entry())
+                        .map(Object::toString)
+                        .orElse(pick.entry().digits()))
+                .collect(Collectors.joining(", "));
+    }
+
+    /** What an uploaded file says; nothing where it is too long for what is read here. */
+    static String text(MultipartFile file) throws IOException {
+        return file.getSize() > MOST_BYTES ? "" : new String(file.getBytes(), StandardCharsets.UTF_8);
+    }
+
+    static String name(MultipartFile file) {
+        String name = file.getOriginalFilename();
+        return name == null || name.isBlank() ? "the file" : name;
+    }
+}

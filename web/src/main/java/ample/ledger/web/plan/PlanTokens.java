@@ -1,0 +1,30 @@
+package ample.ledger.web.plan;
+
+import ample.ledger.core.plan.Attendance;
+import ample.ledger.core.plan.Pick;
+import ample.ledger.web.term.Picked;
+import java.util.Collection;
+import java.util.stream.Collectors;
+
+/** How forms and addresses of one term name sections: {@link Picked} reads it. */
+final class PlanTokens {
+
+    private PlanTokens() {}
+
+    static String of(Attendance attendance, String term) {
+        return of(attendance.term().code(), attendance.section().entry().digits(), term);
+    }
+
+    static String of(Pick pick, String term) {
+        return of(pick.term(), pick.entry().digits(), term);
+    }
+
+    /** Several of them, with commas between. */
+    static String of(Collection<Attendance> attendances, String term) {
+        return attendances.stream().map(attendance -> of(attendance, term)).collect(Collectors.joining(","));
+    }
+
+    private static String of(String own, String digits, String term) {
+        return own.equals(term) ? digits : own + "." + digits;
+    }
+}

@@ -1,0 +1,116 @@
+package ample.ledger.web.plan;
+
+import ample.ledger.core.browse.Brief;
+import ample.ledger.core.exchange.CalendarFile;
+import ample.ledger.core.exchange.PlanJson;
+import ample.ledger.core.plan.Plan;
+import ample.ledger.core.plan.PlanBook;
+import ample.ledger.core.plan.PlannedWeek;
+import ample.ledger.core.schedule.Schedule;
+import ample.ledger.store.Plans;
+import ample.ledger.web.guest.Keeping;
+import ample.ledger.web.guest.Kept;
+import ample.ledger.web.guest.KeptRecord;
+import ample.ledger.web.preferences.Preferences;
+import ample.ledger.web.term.Terms;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.time.Clock;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.util.LinkedMultiValueMap;
+import org.springframework.util.MultiValueMap;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+import org.springframework.web.server.ResponseStatusException;
+
+/** Answers the addresses at which a plan is shown to somebody else, as long as its owner does not withdraw them. */
+@Controller
+class SharedController {
+
+    private final Terms terms;
+    private final Plans plans;
+    private final Keeping keeping;
+    private final WeavePages weaves;
+    private final Clock clock;
+
+    SharedController(Terms terms, Plans plans, Keeping keeping, WeavePages weaves, Clock clock) {
+        this.terms = terms;
+        this.plans = plans;
+        this.keeping = keeping;
+        this.weaves = weaves;
+        this.clock = clock;
+    }
+
+    /** The plan to be read, with what is wrong with it. */
+    @GetMapping("/shared/{token}")
+    String shared(
+            @PathVariable String token,
+            @RequestParam MultiValueMap<String, String> parameters,
+            @ModelAttribute(name = "preferences", binding = false) Preferences preferences,
+            HttpServletRequest request,
+            HttpServletResponse response,
+            Model model) {
+        Plan plan = plan(token, "reading");
+        unseen(response);
+        Schedule schedule = terms.schedules().ofSeason(plan.season()).stream()
+                .findFirst()
+                .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
+        String term = schedule.term().code();
+        MultiValueMap<String, String> shown = new LinkedMultiValueMap<>();
+        List.of("week", "day")
+                .forEach(name ->
+                        Optional.ofNullable(parameters.getFirst(name)).ifPresent(value -> shown.add(name, value)));
+        WeekAsk ask = WeekAsk.of(term, "/shared/" + token, shown);
+        Kept kept = new Kept(new PlanBook(0, List.of(plan), Map.of(), List.of()), List.of(), KeptRecord.NONE);
+        PlannedWeek week = PlannedWeek.of(plan, List.of(), terms.schedules());
+        WeekPages pages = new WeekPages(
+                terms,
+                week,
+                kept,
+                schedule.term(),
+                ask,
+                preferences,
+                weaves.weave(ask, week, kept, preferences.clock()));
+        model.addAttribute(
+                "where",
+                terms.where(
+                        terms.place(term),
+                        Brief.EVERYTHING,
+                        "/shared/" + token,
+                        keeping.of(request).week(term).size()));
+        model.addAttribute("page", pages.page(List.of(), BusyController.Typed.NOTHING, List.of()));
+        return "plan/shared";
+    }
+
+    /** What is attended, for a calendar to ask for again and again. */
+    @GetMapping(path = "/shared/{token}/calendar.ics", produces = "text/calendar;charset=UTF-8")
+    @ResponseBody
+    String calendar(@PathVariable String token, HttpServletResponse response) {
+        Plan plan = plan(token, "calendar");
+        unseen(response);
+        return CalendarFile.of(
+                PlannedWeek.of(plan, List.of(), terms.schedules()).attended(), clock.instant());
+    }
+
+    private Plan plan(String token, String purpose) {
+        return plans.share(token)
+                .filter(share -> share.purpose().equals(purpose))
+                .map(share -> PlanJson.read(share.content(), share.planId()))
+                .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
+    }
+
+    /** Nobody but who was given the address is to find it. */
+    private static void unseen(HttpServletResponse response) {
+        response.setHeader(HttpHeaders.CACHE_CONTROL, "no-store");
+        response.setHeader("X-Robots-Tag", "noindex, nofollow");
+    }
+}

@@ -1,0 +1,118 @@
+package ample.ledger.web.plan;
+
+import ample.ledger.core.exchange.CalendarFile;
+import ample.ledger.core.exchange.PlanJson;
+import ample.ledger.core.plan.Plan;
+import ample.ledger.core.plan.PlanBook;
+import ample.ledger.core.plan.PlannedWeek;
+import ample.ledger.web.guest.Keeping;
+import ample.ledger.web.plan.PlanChanges.Sent;
+import ample.ledger.web.term.Terms;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.time.Clock;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.springframework.http.HttpHeaders;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** Gives plans away, as files and at addresses of their own, and takes them in again. */
+@Controller
+class TakeAwayController {
+
+    private final PlanChanges changes;
+    private final Keeping keeping;
+    private final Terms terms;
+    private final Clock clock;
+
+    TakeAwayController(PlanChanges changes, Keeping keeping, Terms terms, Clock clock) {
+        this.changes = changes;
+        this.keeping = keeping;
+        this.terms = terms;
+        this.clock = clock;
+    }
+
+    /** What is attended, as a calendar file: iCalendar. */
+    @GetMapping(path = "/{term}/week/calendar.ics", produces = "text/calendar;charset=UTF-8")
+    @ResponseBody
+    String calendarFile(@PathVariable String term, HttpServletRequest request, HttpServletResponse response) {
+        Plan plan = plan(term, request);
+        takenAway(response, plan, "ics");
+        return CalendarFile.of(
+                PlannedWeek.of(plan, List.of(), terms.schedules()).attended(), clock.instant());
+    }
+
+    /** The plan as {@code docs/formats/plan.md} has it. */
+    @GetMapping(path = "/{term}/week/plan.json", produces = "application/json;charset=UTF-8")
+    @ResponseBody
+    String json(@PathVariable String term, HttpServletRequest request, HttpServletResponse response) {
+        Plan plan = plan(term, request);
+        takenAway(response, plan, "json");
+        return PlanJson.write(plan);
+    }
+
+    @PostMapping("/{term}/week/bring")
+    String bring(
+            @PathVariable String term,
+            @RequestParam MultipartFile file,
+            Sent sent,
+            HttpServletRequest request,
+            RedirectAttributes told)
+            throws IOException {
+        Plan plan;
+        try {
+            plan = PlanJson.read(PlanChanges.text(file), "0");
+        } catch (PlanJson.FaultyPlanException e) {
+            return PlanChanges.tell(told, sent, e.faults().toArray(String[]::new));
+        }
+        String season = changes.season(term);
+        if (!plan.season().equals(season)) {
+            return PlanChanges.tell(
+                    told,
+                    sent,
+                    "That plan is for %s; open My week of one of its terms to bring it in.".formatted(plan.season()));
+        }
+        PlanBook before = keeping.of(request).plans();
+        PlanBook after = keeping.changePlans(
+                request, book -> book.adopting(new PlanBook(0, List.of(plan), Map.of(), List.of())));
+        PlanChanges.tell(
+                told,
+                sent,
+                before.equals(after)
+                        ? "You have that plan already, word for word, or as many plans as can be kept."
+                        : "“%s” brought in.".formatted(after.current(season).name()));
+        return "redirect:/" + term + "/week";
+    }
+
+    @PostMapping("/{term}/week/share")
+    String share(@PathVariable String term, @RequestParam String purpose, HttpServletRequest request) {
+        keeping.share(request, plan(term, request), purpose.equals("calendar") ? "calendar" : "reading");
+        return "redirect:/" + term + "/week#shares";
+    }
+
+    @PostMapping("/{term}/week/withdraw")
+    String withdraw(@PathVariable String term, @RequestParam String token, HttpServletRequest request) {
+        keeping.withdraw(request, token);
+        return "redirect:/" + term + "/week#shares";
+    }
+
+    private Plan plan(String term, HttpServletRequest request) {
+        return keeping.of(request).plans().current(changes.season(term));
+    }
+
+    private static void takenAway(HttpServletResponse response, Plan plan, String ending) {
+        String name = plan.name().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
+        response.setHeader(
+                HttpHeaders.CONTENT_DISPOSITION,
+                "attachment; filename=\"%s-%s.%s\"".formatted(name, plan.season(), ending));
+    }
+}

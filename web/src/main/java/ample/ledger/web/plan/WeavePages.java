@@ -1,0 +1,312 @@
+package ample.ledger.web.plan;
+
+import ample.ledger.core.calendar.ClockStyle;
+import ample.ledger.core.calendar.Days;
+import ample.ledger.core.plan.Attendance;
+import ample.ledger.core.plan.PlannedWeek;
+import ample.ledger.core.plan.Stay;
+import ample.ledger.core.schedule.Course;
+import ample.ledger.core.schedule.CourseCode;
+import ample.ledger.core.weave.Compatibility;
+import ample.ledger.core.weave.Demand;
+import ample.ledger.core.weave.Weave;
+import ample.ledger.core.weave.WeaveRequest;
+import ample.ledger.core.weave.Weaver;
+import ample.ledger.core.weave.Wish;
+import ample.ledger.web.guest.Kept;
+import ample.ledger.web.plan.WeavePage.Bar;
+import ample.ledger.web.plan.WeavePage.Choice;
+import ample.ledger.web.plan.WeavePage.Woven;
+import ample.ledger.web.term.Terms;
+import java.time.DayOfWeek;
+import java.time.LocalTime;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Component;
+
+/** Reads what is to be woven, has it woven, and says what came of it. */
+@Component
+class WeavePages {
+
+    private static final int DAY = 11;
+    private static final int MOST_VARIANTS = 3;
+    private static final int PICTURE = 128;
+    private static final int FIRST_MINUTE = 8 * 60;
+    private static final int LAST_MINUTE = 21 * 60;
+    private static final int TONES = 6;
+
+    private final Terms terms;
+    private final WeaveJobs jobs;
+
+    WeavePages(Terms terms, WeaveJobs jobs) {
+        this.terms = terms;
+        this.jobs = jobs;
+    }
+
+    /**
+     * What is woven, for the page and for its drawing.
+     *
+     * @param weeks those that are shown, the best first
+     */
+    record Result(WeavePage page, List<Weave> weeks) {}
+
+    Result weave(WeekAsk ask, PlannedWeek week, Kept kept, ClockStyle clock) {
+        return new Reading(ask, week, kept, clock).result();
+    }
+
+    /** One request read. */
+    private final class Reading {
+
+        private final WeaveReading reading;
+        private final WeekAsk ask;
+        private final WeaveAsk weave;
+        private final PlannedWeek week;
+        private final Kept kept;
+        private final ClockStyle clock;
+        private final WeaveWords words;
+        private final List<Demand.Want> wants;
+
+        Reading(WeekAsk ask, PlannedWeek week, Kept kept, ClockStyle clock) {
+            this.reading = new WeaveReading(terms, ask, week);
+            this.ask = ask;
+            this.weave = ask.weave();
+            this.week = week;
+            this.kept = kept;
+            this.clock = clock;
+            this.words = new WeaveWords(clock);
+            this.wants = weave.asked() ? reading.wants() : List.of();
+        }
+
+        Result result() {
+            if (!weave.asked()) {
+                return nothing("");
+            }
+            if (wants.isEmpty() && reading.faults().isEmpty()) {
+                reading.faults().add("Say which courses are wanted, as in “TIDE 214, GLAC 120 or LIMN 130”.");
+            }
+            if (!reading.faults().isEmpty()) {
+                return nothing("");
+            }
+            WeaveRequest request = reading.request(wants);
+            if (!reading.faults().isEmpty()) {
+                return nothing("");
+            }
+            WeaveJobs.Job job = jobs.job(reading.key(), running -> weave(request, running));
+            return job.result()
+                    .map(done -> done(done, job.share()))
+                    .orElseGet(() -> nothing("%d %% of the weeks looked at.".formatted(Math.round(job.share() * 100))));
+        }
+
+        private WeaveJobs.Done weave(WeaveRequest request, WeaveJobs.Job running) {
+            String season = week.plan().season();
+            Weaver weaver = new Weaver(request, season, week.posted());
+            Weaver.Best best = weaver.best(WeaveAsk.MANY, running);
+            if (!best.weeks().isEmpty()) {
+                running.show(new WeaveJobs.Done(
+                        new Weaver.Woven(new Compatibility.Count(0, 0, false), best.weeks(), best.proven()),
+                        false,
+                        Optional.empty()));
+            }
+            Weaver.Woven woven = new Weaver.Woven(weaver.count(running), best.weeks(), best.proven());
+            boolean none = woven.count().exact() && woven.count().choices() == 0;
+            return new WeaveJobs.Done(
+                    woven, true, none ? Optional.of(Weaver.whyNone(request, season, week.posted())) : Optional.empty());
+        }
+
+        /** The part without weeks. */
+        private Result nothing(String progress) {
+            return new Result(page(progress, "", List.of(), "", List.of(), List.of()), List.of());
+        }
+
+        private Result done(WeaveJobs.Done done, double share) {
+            Weaver.Woven woven = done.woven();
+            List<Weave> shown = woven.best().stream().limit(weave.most()).toList();
+            boolean more = woven.best().size() > shown.size();
+            return new Result(
+                    page(
+                            done.counted() ? "" : "Counting: %d %% done.".formatted(Math.round(share * 100)),
+                            words.count(woven, done.counted()),
+                            IntStream.range(0, shown.size())
+                                    .mapToObj(i -> woven(i + 1, shown.get(i)))
+                                    .toList(),
+                            more ? ask.weaving(weave.more()).address() + "#weave" : "",
+                            done.why().stream()
+                                    .flatMap(why -> why.conflicts().stream())
+                                    .map(words::conflict)
+                                    .toList(),
+                            done.why().stream()
+                                    .flatMap(why -> why.loosenings().stream())
+                                    .map(words::loosening)
+                                    .toList()),
+                    shown);
+        }
+
+        private Woven woven(int number, Weave found) {
+            List<Attendance> coming = found.sections();
+            List<Attendance> leaving = week.attended().stream()
+                    .filter(attendance -> !week.goingOn().contains(attendance))
+                    .filter(attendance ->
+                            wanted().contains(attendance.section().course().code()))
+                    .toList();
+            boolean shown = weave.shown() == number;
+            long variants = found.variantCount();
+            return new Woven(
+                    number,
+                    words.reasons(found, wants),
+                    bars(Stream.concat(
+                                    coming.stream(),
+                                    week.attended().stream().filter(attendance -> !leaving.contains(attendance)))
+                            .toList()),
+                    List.of("Mon", "Tue", "Wed", "Thu", "Fri"),
+                    ask.weaving(weave.showing(shown ? 0 : number)).address() + "#bands",
+                    shown,
+                    PlanTokens.of(leaving, ask.term()),
+                    PlanTokens.of(coming, ask.term()),
+                    sections(found),
+                    variants == 1 ? "" : words.big(variants) + " variants of the same times");
+        }
+
+        /** Of each want what is taken, and which sections of the same times could be taken instead. */
+        private List<String> sections(Weave found) {
+            return IntStream.range(0, found.sets().size())
+                    .filter(want -> !found.sets().get(want).isEmpty())
+                    .mapToObj(want -> names(found.sets().get(want)) + instead(found, want))
+                    .toList();
+        }
+
+        private String instead(Weave found, int want) {
+            List<List<Attendance>> others = found.variants().get(want).stream()
+                    .filter(set -> !set.equals(found.sets().get(want)))
+                    .toList();
+            String shown = others.stream()
+                    .limit(MOST_VARIANTS)
+                    .map(set -> set.stream()
+                            .map(attendance -> attendance.section().code())
+                            .collect(Collectors.joining(" with ")))
+                    .collect(Collectors.joining(", "));
+            return (others.isEmpty() ? "" : ", or " + shown)
+                    + (others.size() > MOST_VARIANTS ? " and " + (others.size() - MOST_VARIANTS) + " more" : "");
+        }
+
+        private static String names(List<Attendance> set) {
+            return set.stream().map(Object::toString).collect(Collectors.joining(" with "));
+        }
+
+        private List<CourseCode> wanted() {
+            return wants.stream()
+                    .flatMap(want -> want.courses().stream())
+                    .map(Course::code)
+                    .toList();
+        }
+
+        private List<Bar> bars(Collection<Attendance> sections) {
+            List<Bar> bars = new ArrayList<>();
+            Map<CourseCode, Integer> tones = new HashMap<>();
+            Stream.concat(week.attended().stream(), sections.stream())
+                    .forEach(attendance ->
+                            tones.putIfAbsent(attendance.section().course().code(), tones.size() % TONES + 1));
+            for (Attendance attendance : sections) {
+                for (Stay stay : attendance.stays()) {
+                    if (!stay.exam() && stay.dates().size() > 1) {
+                        int x = offset(stay.time().startMinute());
+                        int width = Math.max(3, offset(stay.time().endMinute()) - x);
+                        String tone = "tone-"
+                                + tones.get(attendance.section().course().code());
+                        stay.days().list().stream()
+                                .filter(day -> day.getValue() <= DayOfWeek.FRIDAY.getValue())
+                                .forEach(day -> bars.add(
+                                        new Bar(x, (day.getValue() - 1) * (DAY + 2) + 1, width, DAY - 2, tone)));
+                    }
+                }
+            }
+            return bars;
+        }
+
+        private static int offset(int minute) {
+            int within = Math.max(FIRST_MINUTE, Math.min(LAST_MINUTE, minute));
+            return (within - FIRST_MINUTE) * PICTURE / (LAST_MINUTE - FIRST_MINUTE);
+        }
+
+        private WeavePage page(
+                String progress,
+                String count,
+                List<Woven> weeks,
+                String more,
+                List<String> conflicts,
+                List<String> loosenings) {
+            WeaveAsk shown = new WeaveAsk(
+                    weave.asked(),
+                    reading.courses(),
+                    weave.wishes(),
+                    weave.pinned(),
+                    weave.refused(),
+                    weave.closed(),
+                    weave.brief(),
+                    weave.most(),
+                    weave.shown());
+            return new WeavePage(
+                    shown,
+                    List.copyOf(reading.faults()),
+                    wishes(),
+                    pins(),
+                    briefs(),
+                    progress,
+                    progress.isEmpty() ? "" : ask.address(),
+                    progress.isEmpty() ? "" : reading.key(),
+                    count,
+                    weeks,
+                    more,
+                    conflicts,
+                    loosenings);
+        }
+
+        private List<List<Choice>> wishes() {
+            List<Wish> all = new ArrayList<>();
+            all.add(new Wish.DaysFree(Days.ALL));
+            for (DayOfWeek day : DayOfWeek.values()) {
+                if (day.getValue() <= DayOfWeek.FRIDAY.getValue()) {
+                    all.add(new Wish.DaysFree(Days.of(day)));
+                }
+            }
+            IntStream.of(9, 10, 11, 12).forEach(hour -> all.add(new Wish.NotBefore(LocalTime.of(hour, 0))));
+            IntStream.of(14, 15, 16, 17, 18).forEach(hour -> all.add(new Wish.NotAfter(LocalTime.of(hour, 0))));
+            all.addAll(List.of(Wish.Plain.values()));
+            reading.people().forEach(name -> all.add(new Wish.TaughtBy(name)));
+            List<List<Choice>> places = new ArrayList<>();
+            for (int place = 0; place < WeaveReading.WISHES; place++) {
+                String chosen = place < weave.wishes().size() ? weave.wishes().get(place) : "";
+                List<Choice> choices = new ArrayList<>();
+                choices.add(new Choice("", "nothing more", chosen.isEmpty()));
+                Stream.concat(all.stream(), Wish.parse(chosen).filter(wish -> !all.contains(wish)).stream())
+                        .forEach(wish -> choices.add(new Choice(
+                                wish.code(), wish.inWords(clock), wish.code().equals(chosen))));
+                places.add(choices);
+            }
+            return places;
+        }
+
+        private List<Choice> pins() {
+            return Stream.concat(week.taken().stream(), week.waitedFor().stream())
+                    .map(attendance -> {
+                        String token = PlanTokens.of(attendance, ask.term());
+                        return new Choice(
+                                token, attendance.toString(), weave.pinned().contains(token));
+                    })
+                    .toList();
+        }
+
+        private List<Choice> briefs() {
+            return kept.briefs().stream()
+                    .map(brief -> new Choice(
+                            brief.address(), brief.name(), brief.address().equals(weave.brief())))
+                    .toList();
+        }
+    }
+}

@@ -1,0 +1,259 @@
+package ample.ledger.web.plan;
+
+import ample.ledger.core.browse.BriefAddress;
+import ample.ledger.core.browse.Findings;
+import ample.ledger.core.calendar.WeekHours;
+import ample.ledger.core.plan.Attendance;
+import ample.ledger.core.plan.PlannedWeek;
+import ample.ledger.core.plan.PostedSchedules;
+import ample.ledger.core.reading.SeatAccount;
+import ample.ledger.core.schedule.Course;
+import ample.ledger.core.schedule.CourseCode;
+import ample.ledger.core.schedule.EntryNumber;
+import ample.ledger.core.schedule.Instructor;
+import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.weave.Demand;
+import ample.ledger.core.weave.WeaveRequest;
+import ample.ledger.core.weave.Wish;
+import ample.ledger.web.term.Picked;
+import ample.ledger.web.term.Terms;
+import ample.ledger.web.term.Terms.PostedTerm;
+import java.net.URLDecoder;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Predicate;
+import java.util.function.ToIntFunction;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.util.DigestUtils;
+import org.springframework.util.MultiValueMap;
+import org.springframework.web.util.UriComponentsBuilder;
+
+/** Reads what an address asks to have woven. */
+final class WeaveReading {
+
+    /** More wishes than these cannot be chosen. */
+    static final int WISHES = 5;
+
+    private static final String IF_IT_FITS = " if it fits";
+    private static final int MOST_PEOPLE = 12;
+
+    private final Terms terms;
+    private final WeekAsk ask;
+    private final WeaveAsk weave;
+    private final PlannedWeek week;
+    private final PostedSchedules posted;
+    private final List<Schedule> season;
+    private final List<String> faults = new ArrayList<>();
+    private final String courses;
+
+    WeaveReading(Terms terms, WeekAsk ask, PlannedWeek week) {
+        this.terms = terms;
+        this.ask = ask;
+        this.weave = ask.weave();
+        this.week = week;
+        this.posted = week.posted();
+        this.season = posted.ofSeason(week.plan().season());
+        this.courses = weave.courses().isEmpty() && !weave.asked() ? ofPlan() : weave.courses();
+    }
+
+    /** The courses as they were typed; those of the plan where nothing is to be woven yet. */
+    String courses() {
+        return courses;
+    }
+
+    /** What could not be read, in sentences; complete when {@link #wants()} and {@link #request} have been asked for. */
+    List<String> faults() {
+        return faults;
+    }
+
+    private String ofPlan() {
+        return Stream.concat(week.taken().stream(), week.waitedFor().stream())
+                .map(attendance -> attendance.section().course().written())
+                .distinct()
+                .collect(Collectors.joining(", "));
+    }
+
+    /** Everything that what is woven depends on. */
+    String key() {
+        String editions = terms.all().stream()
+                .map(term -> String.valueOf(term.edition().id()))
+                .collect(Collectors.joining("."));
+        String all = String.join(
+                "|",
+                editions,
+                weave.showing(0).parameters().map(Object::toString).sorted().collect(Collectors.joining("&")),
+                week.plan().picks().toString(),
+                week.plan().busy().toString());
+        return DigestUtils.md5DigestAsHex(all.getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** What is wanted; what cannot be read of it becomes a fault. */
+    List<Demand.Want> wants() {
+        List<Demand.Want> wants = new ArrayList<>();
+        for (String text : parts(courses)) {
+            boolean optional = text.toLowerCase(Locale.ROOT).endsWith(IF_IT_FITS);
+            String said = optional ? text.substring(0, text.length() - IF_IT_FITS.length()) : text;
+            List<Course> found = Arrays.stream(said.split("(?i)\\s+or\\s+"))
+                    .flatMap(code -> course(code).stream())
+                    .toList();
+            if (!found.isEmpty()) {
+                wants.add(new Demand.Want(found, !optional));
+            }
+        }
+        if (wants.size() > WeaveRequest.MOST_WANTS) {
+            faults.add("No more than %d courses can be woven at once, not %d."
+                    .formatted(WeaveRequest.MOST_WANTS, wants.size()));
+            return List.of();
+        }
+        return wants;
+    }
+
+    private Optional<Course> course(String code) {
+        String wanted = squeezed(code);
+        List<Course> named = season.stream()
+                .flatMap(schedule -> schedule.courses().stream())
+                .filter(course -> squeezed(course.written()).equals(wanted))
+                .toList();
+        if (named.isEmpty()) {
+            faults.add("“%s” is no course here: a course is written as in %s."
+                    .formatted(code.strip(), season.get(0).courses().get(0).written()));
+            return Optional.empty();
+        }
+        Optional<Course> held = named.stream()
+                .filter(course -> season.stream()
+                        .anyMatch(
+                                schedule -> !schedule.sectionsOf(course.code()).isEmpty()))
+                .findFirst();
+        if (held.isEmpty()) {
+            faults.add("%s is posted, but no section of it is held this time."
+                    .formatted(named.get(0).written()));
+        }
+        return held;
+    }
+
+    /** What is to be woven for these wants; what cannot be read of it becomes a fault. */
+    WeaveRequest request(List<Demand.Want> wants) {
+        List<CourseCode> wanted = wants.stream()
+                .flatMap(want -> want.courses().stream())
+                .map(Course::code)
+                .toList();
+        List<Attendance> rest = week.attended().stream()
+                .filter(attendance ->
+                        !wanted.contains(attendance.section().course().code()))
+                .toList();
+        return new WeaveRequest(
+                wants,
+                sections(weave.pinned()),
+                sections(parts(weave.refused())),
+                rest,
+                closed(),
+                week.plan().busy(),
+                brief(),
+                weave.wishes().stream()
+                        .flatMap(code -> Wish.parse(code).stream())
+                        .limit(WISHES)
+                        .toList(),
+                seats());
+    }
+
+    private List<Attendance> sections(List<String> tokens) {
+        List<Attendance> sections = new ArrayList<>();
+        for (Picked picked : Picked.of(ask.term(), tokens)) {
+            Optional<Attendance> found = EntryNumber.parse(picked.entry())
+                    .flatMap(entry -> Stream.concat(
+                                    Stream.of(picked.term()),
+                                    season.stream()
+                                            .map(schedule -> schedule.term().code()))
+                            .flatMap(term -> posted.find(term, entry).stream())
+                            .findFirst());
+            found.ifPresentOrElse(
+                    sections::add,
+                    () -> faults.add("“%s” is no entry number of this season.".formatted(picked.entry())));
+        }
+        return sections;
+    }
+
+    private WeekHours closed() {
+        WeekHours closed = WeekHours.NONE;
+        for (String text : parts(weave.closed())) {
+            Optional<WeekHours> hours = WeekHours.parse(text);
+            if (hours.isEmpty()) {
+                faults.add(
+                        "“%s” are no hours to keep free: they are written as fri, or as mon 9:00-12:00, on the quarter hour."
+                                .formatted(text));
+            }
+            closed = closed.plus(hours.orElse(WeekHours.NONE));
+        }
+        return closed;
+    }
+
+    private Optional<Predicate<Attendance>> brief() {
+        if (weave.brief().isEmpty()) {
+            return Optional.empty();
+        }
+        MultiValueMap<String, String> query =
+                UriComponentsBuilder.fromUriString(weave.brief()).build().getQueryParams();
+        Map<String, List<String>> parameters = new HashMap<>();
+        query.forEach((name, values) -> parameters.put(
+                name,
+                values.stream()
+                        .map(value -> URLDecoder.decode(value == null ? "" : value, StandardCharsets.UTF_8))
+                        .toList()));
+        Map<String, Findings> findings = new HashMap<>();
+        for (Schedule schedule : season) {
+            PostedTerm term = terms.get(schedule.term().code());
+            findings.put(
+                    schedule.term().code(),
+                    term.index()
+                            .find(BriefAddress.read(parameters, term.index().vocabulary())
+                                    .brief()));
+        }
+        return Optional.of(attendance ->
+                findings.get(attendance.term().code()).fits(attendance.section().entry()));
+    }
+
+    private ToIntFunction<Attendance> seats() {
+        return attendance -> {
+            SeatAccount account = terms.get(attendance.term().code())
+                    .index()
+                    .seatsOf(attendance.section().entry())
+                    .orElseThrow();
+            return account.waiting() > 0 ? 0 : account.open();
+        };
+    }
+
+    /** Who teaches what is wanted, by name. */
+    List<String> people() {
+        return season.stream()
+                .flatMap(schedule -> parts(courses).stream()
+                        .flatMap(text -> schedule.courses().stream()
+                                .filter(course -> squeezed(text).startsWith(squeezed(course.written())))
+                                .limit(1))
+                        .flatMap(course -> schedule.sectionsOf(course.code()).stream()))
+                .flatMap(section -> section.instructors().stream())
+                .map(Instructor::name)
+                .distinct()
+                .sorted()
+                .limit(MOST_PEOPLE)
+                .toList();
+    }
+
+    private static List<String> parts(String text) {
+        return Arrays.stream(text.split(","))
+                .map(String::strip)
+                .filter(part -> !part.isEmpty())
+                .toList();
+    }
+
+    /** Without blanks and in one case, as people type codes. */
+    private static String squeezed(String code) {
+        return code.replaceAll("\\s", "").toLowerCase(Locale.ROOT);
+    }
+}

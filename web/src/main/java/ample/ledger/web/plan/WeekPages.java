@@ -1,0 +1,284 @@
+package ample.ledger.web.plan;
+
+import ample.ledger.core.browse.Brief;
+import ample.ledger.core.browse.SetCondition;
+import ample.ledger.core.calendar.Days;
+import ample.ledger.core.plan.Attendance;
+import ample.ledger.core.plan.BusyTime;
+import ample.ledger.core.plan.FullSection;
+import ample.ledger.core.plan.Load;
+import ample.ledger.core.plan.Obstacle;
+import ample.ledger.core.plan.Obstacles;
+import ample.ledger.core.plan.Plan;
+import ample.ledger.core.plan.PlanBook;
+import ample.ledger.core.plan.PlannedWeek;
+import ample.ledger.core.plan.Standing;
+import ample.ledger.core.plan.Stay;
+import ample.ledger.core.plan.SubmissionOrder;
+import ample.ledger.core.plan.Swap;
+import ample.ledger.core.reading.SeatAccount;
+import ample.ledger.core.schedule.EntryNumber;
+import ample.ledger.core.schedule.Term;
+import ample.ledger.store.Plans;
+import ample.ledger.web.guest.Kept;
+import ample.ledger.web.plan.WeekPage.Busy;
+import ample.ledger.web.plan.WeekPage.DayChoice;
+import ample.ledger.web.plan.WeekPage.Entry;
+import ample.ledger.web.plan.WeekPage.OtherPlan;
+import ample.ledger.web.plan.WeekPage.Phone;
+import ample.ledger.web.plan.WeekPage.Selected;
+import ample.ledger.web.preferences.Preferences;
+import ample.ledger.web.term.Addresses;
+import ample.ledger.web.term.Terms;
+import ample.ledger.web.words.SeatWords;
+import ample.ledger.web.words.Words;
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/** Puts My week together. */
+final class WeekPages {
+
+    private final Terms terms;
+    private final PlannedWeek week;
+    private final Kept kept;
+    private final Term term;
+    private final WeekAsk ask;
+    private final Preferences preferences;
+    private final WeavePages.Result woven;
+    private final ObstacleWords words;
+
+    WeekPages(
+            Terms terms,
+            PlannedWeek week,
+            Kept kept,
+            Term term,
+            WeekAsk ask,
+            Preferences preferences,
+            WeavePages.Result woven) {
+        this.terms = terms;
+        this.week = week;
+        this.kept = kept;
+        this.term = term;
+        this.ask = ask;
+        this.preferences = preferences;
+        this.woven = woven;
+        this.words = new ObstacleWords(week, ask, preferences.clock(), this::account);
+    }
+
+    /** @param told sentences on what was just done */
+    WeekPage page(List<String> told, BusyController.Typed typed, List<Plans.Share> shares) {
+        Optional<Attendance> at = Stream.concat(week.attended().stream(), week.beside().stream())
+                .filter(attendance -> PlanTokens.of(attendance, term.code()).equals(ask.at()))
+                .findFirst();
+        List<Swap> swaps = at.map(selected -> Swap.of(selected, week)).orElse(List.of());
+        Bands bands = new BandDrawing(week, term, ask, preferences, swaps, woven.weeks()).draw();
+        Load load = Load.of(week);
+        List<Obstacle> obstacles = Obstacles.of(week, student());
+        PlanBook book = kept.plans();
+        LoadWords loadWords = new LoadWords(preferences.clock());
+        WeeksOfTerm weeks = new WeeksOfTerm(week, term, ask);
+        Plan plan = week.plan();
+        DayOfWeek day = day(bands);
+        List<Entry> entries = SubmissionOrder.of(week).stream().map(this::entry).toList();
+        return new WeekPage(
+                term.code(),
+                term.season().name(),
+                ask.address(),
+                book.version(),
+                plan.name(),
+                plan.id(),
+                plans(book, plan),
+                book.past().isEmpty()
+                        ? ""
+                        : book.past().get(book.past().size() - 1).words(),
+                told,
+                plan.picks().isEmpty()
+                        && week.goingOn().isEmpty()
+                        && plan.busy().isEmpty(),
+                bands,
+                phone(bands, day),
+                bands.days().stream()
+                        .filter(band -> band.code().equals(code(day)))
+                        .findFirst()
+                        .orElseThrow(),
+                weeks.scrub(load),
+                ask.monday().isEmpty(),
+                ask.inWeek(Optional.empty()).address() + "#bands",
+                weeks.around(),
+                exams(),
+                at.map(selected -> selected(selected, swaps)),
+                Stream.concat(
+                                obstacles.stream().filter(Obstacle::stops).map(words::trouble),
+                                FullSection.of(week, this::account).stream().map(words::trouble))
+                        .toList(),
+                obstacles.stream()
+                        .filter(obstacle -> !obstacle.stops())
+                        .map(words::trouble)
+                        .toList(),
+                load.terms().stream().map(loadWords::load).toList(),
+                loadWords.say(load),
+                LoadWords.weeks(load),
+                entries,
+                entries.stream().map(Entry::entry).collect(Collectors.joining("\n")),
+                week.goingOn().stream().map(this::entry).toList(),
+                week.beside().stream().map(this::entry).toList(),
+                busy(plan),
+                typed,
+                preferences.week().stream()
+                        .map(one -> new DayChoice(
+                                code(one), Days.shortName(one), typed.day().contains(code(one))))
+                        .toList(),
+                plan.notes(),
+                shares,
+                clear(),
+                new Addresses(term.code())
+                        .lineUp(kept.week(terms.get(term.code()).schedule()).stream(), ask.address()),
+                woven.page());
+    }
+
+    private Obstacles.Student student() {
+        return new Obstacles.Student(
+                preferences.home(),
+                term,
+                kept.record().said()
+                        ? Optional.of(kept.record()
+                                .read(preferences.home(), terms.get(term.code()).schedule()))
+                        : Optional.empty());
+    }
+
+    private static List<OtherPlan> plans(PlanBook book, Plan current) {
+        List<OtherPlan> plans = book.ofSeason(current.season()).stream()
+                .map(plan -> new OtherPlan(plan.id(), plan.name(), plan.id().equals(current.id())))
+                .toList();
+        return plans.isEmpty() ? List.of(new OtherPlan(current.id(), current.name(), true)) : plans;
+    }
+
+    private DayOfWeek day(Bands bands) {
+        List<DayOfWeek> drawn = preferences.week().stream()
+                .filter(day ->
+                        bands.days().stream().anyMatch(band -> band.code().equals(code(day))))
+                .toList();
+        return ask.day()
+                .filter(drawn::contains)
+                .or(() -> drawn.stream()
+                        .filter(day -> bands.days().stream()
+                                .anyMatch(band -> band.code().equals(code(day)) && band.busy()))
+                        .findFirst())
+                .orElse(drawn.get(0));
+    }
+
+    private static String code(DayOfWeek day) {
+        return Days.shortName(day).toLowerCase(Locale.ROOT);
+    }
+
+    private List<Phone> phone(Bands bands, DayOfWeek chosen) {
+        return bands.days().stream()
+                .map(band -> new Phone(
+                        band.name().substring(0, 3),
+                        band.summary(),
+                        ask.on(Days.parseDay(band.code()).orElseThrow()).address() + "#day",
+                        band.code().equals(code(chosen)),
+                        band))
+                .toList();
+    }
+
+    private List<String> exams() {
+        record Exam(Attendance attendance, LocalDate date, Stay stay) {}
+        return week.attended().stream()
+                .flatMap(attendance -> attendance.stays().stream()
+                        .filter(Stay::exam)
+                        .flatMap(stay -> stay.dates().stream().map(date -> new Exam(attendance, date, stay))))
+                .sorted(Comparator.comparing(Exam::date)
+                        .thenComparing(exam -> exam.stay().time().start()))
+                .map(exam -> "%s %s %s"
+                        .formatted(
+                                Words.date(exam.date()),
+                                preferences.clock().format(exam.stay().time().start()),
+                                exam.attendance().section().course().written()))
+                .toList();
+    }
+
+    private Selected selected(Attendance selected, List<Swap> swaps) {
+        int sets = week.posted()
+                .setsOf(selected.section().course().code(), selected.schedule())
+                .size();
+        return new Selected(
+                PlanTokens.of(selected, term.code()),
+                selected.toString(),
+                selected.section().course().title(),
+                sheet(selected),
+                selected.section().meetings().stream()
+                        .map(meeting -> Words.when(meeting.timing(), preferences.clock()))
+                        .toList(),
+                Words.where(selected.section()) + " · " + Words.who(selected.section()),
+                seats(selected),
+                week.standing(selected).map(Standing::code).orElse(""),
+                words.bySeats(swaps).map(words::other).toList(),
+                Math.max(0, sets - swaps.size() - 1),
+                ask.at("").address());
+    }
+
+    private Entry entry(Attendance attendance) {
+        boolean waited = week.waitedFor().contains(attendance);
+        return new Entry(
+                PlanTokens.of(attendance, term.code()),
+                attendance.section().entry().toString(),
+                attendance.leads()
+                        ? attendance.toString()
+                        : "with " + attendance.section().kind().label().toLowerCase(Locale.ROOT) + " "
+                                + attendance.section().code(),
+                attendance.section().course().title(),
+                sheet(attendance),
+                seats(attendance),
+                attendance.leads(),
+                waited ? "waited for" : "");
+    }
+
+    private static String sheet(Attendance attendance) {
+        return new Addresses(attendance.term().code())
+                .sheet(attendance.section().entry(), Brief.EVERYTHING);
+    }
+
+    private SeatWords seats(Attendance attendance) {
+        return SeatWords.of(
+                attendance.section(), account(attendance), attendance.schedule().twinsOf(attendance.section()));
+    }
+
+    private SeatAccount account(Attendance attendance) {
+        return terms.get(attendance.term().code())
+                .index()
+                .seatsOf(attendance.section().entry())
+                .orElseThrow();
+    }
+
+    private List<Busy> busy(Plan plan) {
+        List<Busy> busy = new ArrayList<>();
+        for (BusyTime time : plan.busy()) {
+            busy.add(new Busy(
+                    busy.size(),
+                    time.label(),
+                    Words.when(time.timing(), preferences.clock())
+                            + (time.except().isEmpty()
+                                    ? ""
+                                    : ", not on "
+                                            + time.except().stream()
+                                                    .map(Words::day)
+                                                    .collect(Collectors.joining(", ")))));
+        }
+        return busy;
+    }
+
+    private String clear() {
+        LinkedHashSet<EntryNumber> entries = new LinkedHashSet<>(kept.week(term.code()));
+        return new Addresses(term.code())
+                .browse(entries.isEmpty() ? Brief.EVERYTHING : Brief.of(new SetCondition.ClearOf(entries)));
+    }
+}

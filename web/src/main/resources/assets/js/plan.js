@@ -1,0 +1,240 @@
+// My week without leaving the page: links and forms change only what differs; woven weeks are drawn into the plan while they are pointed
+// at; a busy time can be dragged. What cannot be sent while the connection is lost stays, and is sent when it is back.
+import { place, show } from "./page.js";
+
+const SVG = "http://www.w3.org/2000/svg";
+const QUARTER = 15;
+const TRY_AGAIN = 3000;
+
+function part() {
+  return document.querySelector("[data-part=week]");
+}
+
+/** Draws the woven week of this number into the plan; 0 draws the one that the address says, or none. */
+function preview(number) {
+  for (const group of part().querySelectorAll(".preview-of")) {
+    const settled = part().querySelector(
+      `.woven > [data-weave="${group.dataset.weave}"].shown`,
+    );
+    group.classList.toggle(
+      "shown",
+      number ? group.dataset.weave === number : settled !== null,
+    );
+  }
+}
+
+function offline(words) {
+  const note = document.querySelector("#offline");
+  note.hidden = !words;
+  note.textContent = words;
+}
+
+/** Sends a form and shows what comes of it; keeps trying while there is no connection. */
+async function send(form, button) {
+  const data = new FormData(form, button);
+  const files = [...data.values()].some((value) => value instanceof File);
+  let response;
+  try {
+    response = await fetch(form.action, {
+      method: "POST",
+      body: files ? data : new URLSearchParams(data),
+      headers: { Accept: "text/html" },
+    });
+  } catch {
+    offline(
+      "The connection is lost. What you did is not lost: it is sent as soon as the connection is back. Leave this page open.",
+    );
+    setTimeout(() => send(form, button), TRY_AGAIN);
+    return;
+  }
+  offline("");
+  const taken = form.closest(".woven");
+  await place(await response.text(), response.url, { remember: true });
+  if (taken) {
+    window.scrollTo(0, 0);
+  }
+}
+
+function followLinks() {
+  document.addEventListener("click", (event) => {
+    const link = event.target.closest("a");
+    const address = link?.getAttribute("href");
+    if (
+      !part() ||
+      !address ||
+      event.metaKey ||
+      event.ctrlKey ||
+      event.shiftKey ||
+      link.closest("header.top")
+    ) {
+      return;
+    }
+    if (address.startsWith("#swap-")) {
+      event.preventDefault();
+      document
+        .getElementById(address.slice(1))
+        ?.querySelector("button")
+        ?.click();
+    } else if (
+      new URL(address, location.href).pathname === location.pathname &&
+      !address.startsWith("#")
+    ) {
+      event.preventDefault();
+      show(address.replace(/#.*/, ""));
+    }
+  });
+}
+
+function followForms() {
+  document.addEventListener("submit", (event) => {
+    if (!part()?.contains(event.target)) {
+      return;
+    }
+    event.preventDefault();
+    const form = event.target;
+    if (form.method === "post") {
+      send(form, event.submitter);
+    } else {
+      const asked = new URLSearchParams(
+        [...new FormData(form)].filter(([, value]) => value !== ""),
+      );
+      show(`${form.getAttribute("action").replace(/#.*/, "")}?${asked}`);
+    }
+  });
+}
+
+function followPreviews() {
+  for (const [starts, ends] of [
+    ["mouseover", "mouseout"],
+    ["focusin", "focusout"],
+  ]) {
+    document.addEventListener(starts, (event) => {
+      const week = event.target.closest?.(".woven > [data-weave]");
+      if (week) {
+        preview(week.dataset.weave);
+      }
+    });
+    document.addEventListener(ends, (event) => {
+      if (event.target.closest?.(".woven > [data-weave]")) {
+        preview(0);
+      }
+    });
+  }
+}
+
+/** The hours of the bands from left to right, in minutes of the day. */
+function span() {
+  const { from, to } = part().querySelector("[data-paints]").dataset;
+  return { from: Number(from), to: Number(to) };
+}
+
+function minuteAt(band, event) {
+  const box = band.getBoundingClientRect();
+  const { from, to } = span();
+  const share = Math.max(
+    0,
+    Math.min(1, (event.clientX - box.left) / box.width),
+  );
+  return from + Math.round((share * (to - from)) / QUARTER) * QUARTER;
+}
+
+function clock(minute) {
+  return `${String(Math.floor(minute / 60)).padStart(2, "0")}:${String(minute % 60).padStart(2, "0")}`;
+}
+
+/** Opens the form of a busy time with a day and hours in it. */
+function begin(day, starts, ends) {
+  const details = document.querySelector("#add-busy");
+  details.open = true;
+  for (const box of details.querySelectorAll("[name=day]")) {
+    box.checked = box.value === day;
+  }
+  details.querySelector("[name=starts]").value = clock(starts);
+  details.querySelector("[name=ends]").value = clock(ends);
+  details.querySelector("[name=label]").focus();
+}
+
+/** Dragging over free time of a band makes a busy time of it. */
+function followDrags() {
+  let drag;
+  document.addEventListener("pointerdown", (event) => {
+    const band = event.target.closest?.(".bands .band");
+    const onBlock = event.target.closest?.(".block, .hatch");
+    if (
+      band &&
+      !onBlock &&
+      event.button === 0 &&
+      event.pointerType !== "touch"
+    ) {
+      drag = { band, at: minuteAt(band, event) };
+    }
+  });
+  document.addEventListener("pointermove", (event) => {
+    if (!drag) {
+      return;
+    }
+    drag.to = minuteAt(drag.band, event);
+    drag.mark ??= drag.band
+      .querySelector("svg")
+      .appendChild(document.createElementNS(SVG, "rect"));
+    const { from, to } = span();
+    const [first, last] = [drag.at, drag.to].sort((one, other) => one - other);
+    drag.mark.setAttribute("class", "drag");
+    drag.mark.setAttribute("x", `${((first - from) * 100) / (to - from)}%`);
+    drag.mark.setAttribute("width", `${((last - first) * 100) / (to - from)}%`);
+    drag.mark.setAttribute("y", "2");
+    drag.mark.setAttribute("height", `${drag.band.clientHeight - 4}`);
+  });
+  document.addEventListener("pointerup", () => {
+    const done = drag;
+    drag = undefined;
+    done?.mark?.remove();
+    if (done?.to !== undefined && Math.abs(done.to - done.at) >= QUARTER) {
+      const [first, last] = [done.at, done.to].sort(
+        (one, other) => one - other,
+      );
+      begin(done.band.dataset.day, first, last);
+      // The click that ends the drag opens nothing.
+      document.addEventListener("click", (event) => event.preventDefault(), {
+        capture: true,
+        once: true,
+      });
+      setTimeout(() => document.dispatchEvent(new Event("dragged")));
+    }
+  });
+  document.addEventListener("dragstart", (event) => {
+    if (event.target.closest?.(".bands")) {
+      event.preventDefault();
+    }
+  });
+}
+
+/** Asks again how far a long weaving is. */
+function followProgress() {
+  const look = () => {
+    const again = part()?.querySelector("[data-again]")?.dataset.again;
+    if (again) {
+      setTimeout(() => show(again, { remember: false }), 700);
+    }
+  };
+  document.addEventListener("shown", look);
+  look();
+}
+
+function offerPrint() {
+  const print = part()?.querySelector("[data-print]");
+  if (print) {
+    print.hidden = false;
+    print.onclick = () => window.print();
+  }
+}
+
+export function followPlan() {
+  followLinks();
+  followForms();
+  followPreviews();
+  followDrags();
+  followProgress();
+  document.addEventListener("shown", offerPrint);
+  offerPrint();
+}
