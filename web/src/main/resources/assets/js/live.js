@@ -1,5 +1,5 @@
-// Seats follow the registrar: the server tells which have changed, and the cells on the page are fetched anew. When the
-// connection is lost the page says so, and tries again after a while that grows.
+// Seats follow the registrar: the server tells which have changed since the page was made, and the cells on the page are
+// fetched anew. When the connection is lost the page says so, and tries again after a while that grows.
 import { afterTheFrame } from "./frame.js";
 
 /** Without a word for so long, in milliseconds, something is lost; the server says one every 15 seconds. */
@@ -9,6 +9,7 @@ const LONGEST_PAUSE = 60_000;
 const MOST_CELLS = 200;
 
 let source;
+let since = 0;
 let pause = FIRST_PAUSE;
 let silence;
 
@@ -78,11 +79,13 @@ function listen() {
   if (!live()) {
     return;
   }
-  source = new EventSource(live().dataset.stream);
+  since = Math.max(since, Number(live().dataset.since));
+  source = new EventSource(`${live().dataset.stream}?since=${since}`);
   source.addEventListener("word", (event) => heard(event.data.split(" ")[0]));
   source.addEventListener("seats", async (event) => {
     const [time, entries] = event.data.split(" ");
     await refresh(entries.split(","));
+    since = Math.max(since, Number(event.lastEventId));
     // What fits may be otherwise now; the reader says when the lines may move.
     document.querySelector("#live-anew").hidden =
       !/[?&](seats|waiting|status)=|order=(open-seats|share-taken)/.test(

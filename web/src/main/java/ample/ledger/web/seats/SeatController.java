@@ -35,12 +35,16 @@ class SeatController {
     /** The seats of one section, for the page to put in their place. */
     public record Cell(String entry, SeatWords seats) {}
 
+    /** @param since the number of the last change that the page knows of; without it only what is to come is told */
     @GetMapping(
             value = {"/{term}/seats", "/season/{season}/seats"},
             produces = MediaType.TEXT_EVENT_STREAM_VALUE)
     @ResponseBody
-    SseEmitter stream(@PathVariable Optional<String> term, @PathVariable Optional<String> season) {
-        return streams.open(place(term, season));
+    SseEmitter stream(
+            @PathVariable Optional<String> term,
+            @PathVariable Optional<String> season,
+            @RequestParam Optional<Long> since) {
+        return streams.open(place(term, season), since.orElse(Long.MAX_VALUE));
     }
 
     /** @param entries entry numbers with commas between; those that there are not are passed over */

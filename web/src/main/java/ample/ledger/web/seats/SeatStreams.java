@@ -1,5 +1,6 @@
 package ample.ledger.web.seats;
 
+import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Section;
 import ample.ledger.web.term.Place;
 import ample.ledger.web.term.Terms;
@@ -13,13 +14,15 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
 /**
  * Tells open pages which seats stand otherwise now, as server-sent events: {@code seats} with the time and the entry numbers,
- * and now and then {@code word}, with the time alone, so that a page knows that nothing was lost.
+ * and now and then {@code word}, with the time alone, so that a page knows that nothing was lost. The id of {@code seats} is
+ * the number of the last change told; a page that begins a stream with it is first told what it has missed.
  */
 @Component
 class SeatStreams implements SmartLifecycle {
@@ -34,7 +37,7 @@ class SeatStreams implements SmartLifecycle {
     private static final int MOST = 5_000;
 
     private final Terms terms;
-    private final Set<Stream> streams = ConcurrentHashMap.newKeySet();
+    private final Set<Listener> listeners = ConcurrentHashMap.newKeySet();
 
     /** A page that reads slowly keeps one of these waiting, not the news. */
     private final ExecutorService senders = Executors.newFixedThreadPool(SENDERS, task -> {
@@ -50,21 +53,26 @@ class SeatStreams implements SmartLifecycle {
         this.terms = terms;
     }
 
-    private record Stream(Place place, SseEmitter emitter) {}
+    private record Listener(Place place, SseEmitter emitter) {}
 
-    /** Begins a stream, with one word at once. */
-    SseEmitter open(Place place) {
+    /**
+     * Begins a stream, with one word at once.
+     *
+     * @param since the number of the last change that the page knows of
+     */
+    SseEmitter open(Place place, long since) {
         SseEmitter emitter = new SseEmitter(LONGEST.toMillis());
-        if (streams.size() >= MOST || !running) {
+        if (listeners.size() >= MOST || !running) {
             emitter.complete();
             return emitter;
         }
-        Stream stream = new Stream(place, emitter);
-        emitter.onCompletion(() -> streams.remove(stream));
+        Listener listener = new Listener(place, emitter);
+        emitter.onCompletion(() -> listeners.remove(listener));
         emitter.onTimeout(emitter::complete);
-        emitter.onError(error -> streams.remove(stream));
-        streams.add(stream);
-        senders.execute(() -> send(stream, "word", ""));
+        emitter.onError(error -> listeners.remove(listener));
+        listeners.add(listener);
+        long last = terms.lastSeatChange();
+        tell(listener, entries(terms.seatsChangedSince(since, place).stream()), last, true);
         return emitter;
     }
 
@@ -74,26 +82,40 @@ class SeatStreams implements SmartLifecycle {
         boolean silent = System.nanoTime() - lastWord > SILENCE.toNanos();
         if (!changed.isEmpty() || silent) {
             lastWord = System.nanoTime();
-            streams.forEach(stream -> tell(stream, changed, silent));
+            long last = terms.lastSeatChange();
+            listeners.forEach(listener -> tell(listener, entries(changedOf(listener, changed)), last, silent));
         }
     }
 
-    private void tell(Stream stream, Map<String, List<Section>> changed, boolean silent) {
-        String entries = stream.place().terms().stream()
+    private static Stream<EntryNumber> changedOf(Listener listener, Map<String, List<Section>> changed) {
+        return listener.place().terms().stream()
                 .flatMap(posted -> changed.getOrDefault(posted.edition().term(), List.of()).stream())
-                .map(section -> section.entry().digits())
-                .collect(Collectors.joining(","));
-        if (running && (!entries.isEmpty() || silent)) {
-            senders.execute(() -> send(stream, entries.isEmpty() ? "word" : "seats", entries));
+                .map(Section::entry);
+    }
+
+    private static String entries(Stream<EntryNumber> changed) {
+        return changed.map(EntryNumber::digits).collect(Collectors.joining(","));
+    }
+
+    /** @param anyway whether a word is due where there is nothing to tell */
+    private void tell(Listener listener, String entries, long last, boolean anyway) {
+        if (running && !entries.isEmpty()) {
+            senders.execute(
+                    () -> send(listener, event("seats", entries, listener).id(Long.toString(last))));
+        } else if (running && anyway) {
+            senders.execute(() -> send(listener, event("word", "", listener)));
         }
     }
 
-    private void send(Stream stream, String event, String entries) {
+    private SseEmitter.SseEventBuilder event(String name, String entries, Listener listener) {
+        return SseEmitter.event().name(name).data(Words.clock(terms.now(listener.place())) + " " + entries);
+    }
+
+    private void send(Listener listener, SseEmitter.SseEventBuilder event) {
         try {
-            String time = Words.clock(terms.now(stream.place()));
-            stream.emitter().send(SseEmitter.event().name(event).data(time + " " + entries));
+            listener.emitter().send(event);
         } catch (IOException | IllegalStateException gone) {
-            streams.remove(stream);
+            listeners.remove(listener);
         }
     }
 
@@ -106,7 +128,7 @@ class SeatStreams implements SmartLifecycle {
     @Override
     public void stop() {
         running = false;
-        streams.forEach(stream -> stream.emitter().complete());
+        listeners.forEach(listener -> listener.emitter().complete());
         senders.shutdown();
     }
 
