@@ -24,9 +24,13 @@ public final class Bench {
 
     private Bench() {}
 
-    /** @param arguments the family, {@code posting} or {@code find}, and after it sizes in sections */
+    /** @param arguments the family, {@code posting}, {@code find} or {@code weave}, and after it sizes in sections */
     public static void main(String[] arguments) throws RunnerException, IOException {
         String family = arguments[0];
+        if (family.equals("weave")) {
+            WeaveBenchmark.measure();
+            return;
+        }
         String benchmark = Character.toUpperCase(family.charAt(0)) + family.substring(1) + "Benchmark";
         ChainedOptionsBuilder options = new OptionsBuilder().include(benchmark + "\\.");
         if (arguments.length > 1) {
