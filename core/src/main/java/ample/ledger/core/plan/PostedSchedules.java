@@ -1,6 +1,7 @@
 package ample.ledger.core.plan;
 
 import ample.ledger.core.calendar.DateRange;
+import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.CourseCode;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Journey;
@@ -9,9 +10,11 @@ import ample.ledger.core.schedule.Section;
 import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Collectors;
 
 /**
  * The schedules of all terms that are posted, read together as plans need them. Safe for many threads; what it has once
@@ -23,6 +26,7 @@ public final class PostedSchedules {
     private final List<Journey> journeys;
     private final Map<Schedule, Map<EntryNumber, Attendance>> attendances = new ConcurrentHashMap<>();
     private final Map<Schedule, Map<CourseCode, List<List<Attendance>>>> sets = new ConcurrentHashMap<>();
+    private final Map<Schedule, Map<String, List<Course>>> coursesByWriting = new ConcurrentHashMap<>();
 
     /** @param schedules one of each term */
     public PostedSchedules(List<Schedule> schedules) {
@@ -79,6 +83,25 @@ public final class PostedSchedules {
                                         .map(section -> attendance(section, schedule))
                                         .toList())
                                 .toList());
+    }
+
+    /** The courses of the terms of a season that are written so, with whatever blanks and in whatever case. */
+    public List<Course> coursesWritten(String code, String season) {
+        String wanted = squeezed(code);
+        return ofSeason(season).stream()
+                .flatMap(schedule -> coursesByWriting(schedule).getOrDefault(wanted, List.of()).stream())
+                .toList();
+    }
+
+    private Map<String, List<Course>> coursesByWriting(Schedule schedule) {
+        return coursesByWriting.computeIfAbsent(
+                schedule,
+                absent -> schedule.courses().stream()
+                        .collect(Collectors.groupingBy(course -> squeezed(course.written()))));
+    }
+
+    private static String squeezed(String code) {
+        return code.replaceAll("\\s", "").toLowerCase(Locale.ROOT);
     }
 
     /**

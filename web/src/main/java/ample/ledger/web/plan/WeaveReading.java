@@ -98,13 +98,10 @@ final class WeaveReading {
     List<Demand.Want> wants() {
         List<Demand.Want> wants = new ArrayList<>();
         for (String text : parts(courses)) {
-            boolean optional = text.toLowerCase(Locale.ROOT).endsWith(IF_IT_FITS);
-            String said = optional ? text.substring(0, text.length() - IF_IT_FITS.length()) : text;
-            List<Course> found = Arrays.stream(said.split("(?i)\\s+or\\s+"))
-                    .flatMap(code -> course(code).stream())
-                    .toList();
+            List<Course> found =
+                    codes(text).flatMap(code -> course(code).stream()).toList();
             if (!found.isEmpty()) {
-                wants.add(new Demand.Want(found, !optional));
+                wants.add(new Demand.Want(found, !ifItFits(text)));
             }
         }
         if (wants.size() > WeaveRequest.MOST_WANTS) {
@@ -115,12 +112,22 @@ final class WeaveReading {
         return wants;
     }
 
+    private static boolean ifItFits(String text) {
+        return text.toLowerCase(Locale.ROOT).endsWith(IF_IT_FITS);
+    }
+
+    /** The courses of which one is wanted, as they were typed. */
+    private static Stream<String> codes(String text) {
+        String said = ifItFits(text) ? text.substring(0, text.length() - IF_IT_FITS.length()) : text;
+        return Arrays.stream(said.split("(?i)\\s+or\\s+"));
+    }
+
+    private List<Course> named(String code) {
+        return posted.coursesWritten(code, week.plan().season());
+    }
+
     private Optional<Course> course(String code) {
-        String wanted = squeezed(code);
-        List<Course> named = season.stream()
-                .flatMap(schedule -> schedule.courses().stream())
-                .filter(course -> squeezed(course.written()).equals(wanted))
-                .toList();
+        List<Course> named = named(code);
         if (named.isEmpty()) {
             faults.add("“%s” is no course here: a course is written as in %s."
                     .formatted(code.strip(), season.get(0).courses().get(0).written()));
@@ -231,12 +238,10 @@ final class WeaveReading {
 
     /** Who teaches what is wanted, by name. */
     List<String> people() {
-        return season.stream()
-                .flatMap(schedule -> parts(courses).stream()
-                        .flatMap(text -> schedule.courses().stream()
-                                .filter(course -> squeezed(text).startsWith(squeezed(course.written())))
-                                .limit(1))
-                        .flatMap(course -> schedule.sectionsOf(course.code()).stream()))
+        return parts(courses).stream()
+                .flatMap(WeaveReading::codes)
+                .flatMap(code -> named(code).stream())
+                .flatMap(course -> season.stream().flatMap(schedule -> schedule.sectionsOf(course.code()).stream()))
                 .flatMap(section -> section.instructors().stream())
                 .map(Instructor::name)
                 .distinct()
@@ -250,10 +255,5 @@ final class WeaveReading {
                 .map(String::strip)
                 .filter(part -> !part.isEmpty())
                 .toList();
-    }
-
-    /** Without blanks and in one case, as people type codes. */
-    private static String squeezed(String code) {
-        return code.replaceAll("\\s", "").toLowerCase(Locale.ROOT);
     }
 }
