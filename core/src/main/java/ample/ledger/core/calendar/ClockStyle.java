@@ -32,7 +32,7 @@ public enum ClockStyle {
 
     private static String digits(LocalTime time) {
         int hour = time.getHour() % NOON == 0 ? NOON : time.getHour() % NOON;
-        return time.getMinute() == 0 ? String.valueOf(hour) : "%d:%02d".formatted(hour, time.getMinute());
+        return time.getMinute() == 0 ? String.valueOf(hour) : ClockTime.digits(hour, time.getMinute());
     }
 
     private static String half(LocalTime time) {

@@ -25,7 +25,12 @@ public final class ClockTime {
 
     /** "9:30", without a leading zero. */
     public static String format(LocalTime time) {
-        return "%d:%02d".formatted(time.getHour(), time.getMinute());
+        return digits(time.getHour(), time.getMinute());
+    }
+
+    /** Without a format, which takes ten times as long: pages write hundreds of times. */
+    static String digits(int hour, int minute) {
+        return hour + (minute < 10 ? ":0" : ":") + minute;
     }
 
     /** Minutes since midnight; 0 to 1439. */

@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.BitSet;
 import java.util.Collection;
 import java.util.List;
+import java.util.NoSuchElementException;
 import java.util.stream.LongStream;
 import java.util.stream.Stream;
 
@@ -97,6 +98,30 @@ public final class DateSet {
 
     public int size() {
         return Arrays.stream(words).mapToInt(Long::bitCount).sum();
+    }
+
+    /**
+     * The earliest.
+     *
+     * @throws java.util.NoSuchElementException when there is none
+     */
+    public LocalDate first() {
+        return stream().findFirst().orElseThrow();
+    }
+
+    /**
+     * The latest.
+     *
+     * @throws java.util.NoSuchElementException when there is none
+     */
+    public LocalDate last() {
+        for (int word = words.length - 1; word >= 0; word--) {
+            if (words[word] != 0) {
+                return LocalDate.ofEpochDay(
+                        (long) (firstWord + word + 1) * Long.SIZE - 1 - Long.numberOfLeadingZeros(words[word]));
+            }
+        }
+        throw new NoSuchElementException("No date is the last of none");
     }
 
     /** The earliest first. */

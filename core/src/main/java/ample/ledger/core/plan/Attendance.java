@@ -1,6 +1,7 @@
 package ample.ledger.core.plan;
 
 import ample.ledger.core.calendar.DateSet;
+import ample.ledger.core.reading.Workload;
 import ample.ledger.core.schedule.Meeting;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
@@ -9,6 +10,7 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /** Going to a section, on the dates that the calendar of its term leaves standing. Equal to another of the same section. */
 public final class Attendance implements Engagement {
@@ -16,6 +18,7 @@ public final class Attendance implements Engagement {
     private final Section section;
     private final Schedule schedule;
     private final List<Stay> stays;
+    private volatile @Nullable Workload workload;
 
     /** @param schedule of the term that posts {@code section} */
     public Attendance(Section section, Schedule schedule) {
@@ -65,6 +68,16 @@ public final class Attendance implements Engagement {
     @Override
     public List<Stay> stays() {
         return stays;
+    }
+
+    /** The hours that it takes; worked out when it is first asked for. */
+    public Workload workload() {
+        Workload known = workload;
+        if (known == null) {
+            known = Workload.of(section, term().calendar());
+            workload = known;
+        }
+        return known;
     }
 
     /** Whether it is not a companion of another section. */

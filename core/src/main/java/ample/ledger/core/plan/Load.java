@@ -223,16 +223,16 @@ public record Load(
     }
 
     private static void spread(Map<LocalDate, BigDecimal> byWeek, DateRange dates, BigDecimal hours) {
-        dates.dates().map(Load::monday).distinct().forEach(monday -> byWeek.merge(monday, hours, BigDecimal::add));
+        for (LocalDate monday = monday(dates.first()); !monday.isAfter(dates.last()); monday = monday.plusWeeks(1)) {
+            byWeek.merge(monday, hours, BigDecimal::add);
+        }
     }
 
     /** Of the whole course: what its credits imply beside the hours in class of all its sections together. */
     private static BigDecimal studyAWeek(Attendance lead, PlannedWeek week) {
         BigDecimal classHours = week.attended().stream()
                 .filter(lead::sameCourse)
-                .map(attendance -> Workload.of(
-                                attendance.section(), attendance.term().calendar())
-                        .classHours())
+                .map(attendance -> attendance.workload().classHours())
                 .reduce(BigDecimal.ZERO, BigDecimal::add);
         BigDecimal all =
                 Workload.Standard.CREDIT_HOUR.leastHours(lead.section().course().credits());
@@ -259,7 +259,7 @@ public record Load(
                         to - from > longest.map(gap -> gap.time().minutes()).orElse(0);
                 if (longer && openOnADate(before, after, stays)) {
                     longest = Optional.of(new Gap(
-                            before.dates().and(after.dates()).list().get(0).getDayOfWeek(),
+                            before.dates().and(after.dates()).first().getDayOfWeek(),
                             new TimeRange(before.time().end(), after.time().start())));
                 }
             }

@@ -162,18 +162,20 @@ final class BandDrawing {
     private Bands.Band band(DayOfWeek day) {
         List<BandItem> items = items(week.engagements(), day);
         int height = items.stream().mapToInt(BandItem::needs).reduce(BAND, Math::max);
+        List<Bands.Block> blocks =
+                items.stream().map(item -> block(item, height, "")).toList();
         return new Bands.Band(
                 Days.shortName(day).toLowerCase(Locale.ROOT),
                 day.getDisplayName(TextStyle.FULL, Locale.ENGLISH),
                 note(day),
                 height,
-                items.stream().map(item -> block(item, height, "")).toList(),
+                blocks,
                 hatches(items, height),
                 ways(items, height),
                 free(items, day),
                 ghostBlocks(day, height),
                 previews(day, height),
-                rows(items, day));
+                rows(items, blocks, day));
     }
 
     private String note(DayOfWeek day) {
@@ -385,10 +387,11 @@ final class BandDrawing {
         return previews;
     }
 
-    private List<Bands.Row> rows(List<BandItem> items, DayOfWeek day) {
+    private List<Bands.Row> rows(List<BandItem> items, List<Bands.Block> blocks, DayOfWeek day) {
         List<Bands.Row> rows = new ArrayList<>();
         int at = -1;
-        for (BandItem item : items) {
+        for (int i = 0; i < items.size(); i++) {
+            BandItem item = items.get(i);
             int begins = item.stay().time().startMinute();
             if (at >= 0 && begins - at >= SHORT_FREE) {
                 Bands.Free between = free(day, (at + QUARTER - 1) / QUARTER * QUARTER, begins / QUARTER * QUARTER);
@@ -400,11 +403,10 @@ final class BandDrawing {
             if (item.engagement() instanceof BusyTime busy) {
                 rows.add(new Bands.Row(when, busy.label(), "busy", "own", false, "#busy"));
             } else {
-                Bands.Block block = block(item, BAND, "");
-                Attendance attendance = (Attendance) item.engagement();
+                Bands.Block block = blocks.get(i);
                 rows.add(new Bands.Row(
                         when,
-                        attendance.toString(),
+                        item.engagement().toString(),
                         String.join(", ", block.more()),
                         block.style(),
                         true,
@@ -458,6 +460,6 @@ final class BandDrawing {
     }
 
     private static String figure(double share) {
-        return String.format(Locale.ROOT, "%.2f%%", share);
+        return BigDecimal.valueOf(Math.round(share * 100), 2) + "%";
     }
 }

@@ -51,12 +51,11 @@ record BandItem(Engagement engagement, Stay stay, int lane, int column, int colu
 
     /** Which lanes of the whole term these dates take. */
     static int lane(DateSet dates, Term term) {
-        List<LocalDate> all = dates.list();
         LocalDate middle = LocalDate.ofEpochDay(
                 (term.dates().first().toEpochDay() + term.dates().last().toEpochDay()) / 2);
-        boolean endsEarly = all.get(all.size() - 1).isBefore(middle.plusDays(MIDDLE));
-        boolean beginsLate = all.get(0).isAfter(middle.minusDays(MIDDLE));
-        if (all.size() == 1 || endsEarly == beginsLate) {
+        boolean endsEarly = dates.last().isBefore(middle.plusDays(MIDDLE));
+        boolean beginsLate = dates.first().isAfter(middle.minusDays(MIDDLE));
+        if (dates.size() == 1 || endsEarly == beginsLate) {
             return WHOLE;
         }
         return endsEarly ? UPPER : LOWER;

@@ -9,7 +9,6 @@ import ample.ledger.core.schedule.Meeting;
 import ample.ledger.core.schedule.Term;
 import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.words.Words;
-import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
@@ -77,9 +76,8 @@ record BandWords(PlannedWeek week, Term term, WeekAsk ask, Preferences preferenc
         if (ask.monday().isPresent()) {
             return "";
         }
-        List<LocalDate> dates = stay.dates().list();
-        if (dates.size() == 1) {
-            return Words.day(dates.get(0)) + " only";
+        if (stay.dates().size() == 1) {
+            return Words.day(stay.dates().first()) + " only";
         }
         boolean everyOther = stay.meeting()
                 .map(Meeting::timing)

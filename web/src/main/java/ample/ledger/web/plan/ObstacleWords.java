@@ -251,7 +251,7 @@ final class ObstacleWords {
                         travel.dates().size() == 1
                                 ? "once"
                                 : Words.number(travel.dates().size()) + " times",
-                        Words.date(travel.dates().list().get(0)))
+                        Words.date(travel.dates().first()))
                 .replace("by on foot", "on foot");
     }
 

@@ -42,6 +42,9 @@ class WeavePages {
     private static final int LAST_MINUTE = 21 * 60;
     private static final int TONES = 6;
 
+    /** So many wishes can be chosen at once; when all are, there is room for one more. */
+    private static final int FEW_WISHES = 3;
+
     private final Terms terms;
     private final WeaveJobs jobs;
 
@@ -280,7 +283,9 @@ class WeavePages {
             all.addAll(List.of(Wish.Plain.values()));
             reading.people().forEach(name -> all.add(new Wish.TaughtBy(name)));
             List<List<Choice>> places = new ArrayList<>();
-            for (int place = 0; place < WeaveReading.WISHES; place++) {
+            int fields = Math.min(
+                    WeaveReading.WISHES, Math.max(FEW_WISHES, weave.wishes().size() + 1));
+            for (int place = 0; place < fields; place++) {
                 String chosen = place < weave.wishes().size() ? weave.wishes().get(place) : "";
                 List<Choice> choices = new ArrayList<>();
                 choices.add(new Choice("", "nothing more", chosen.isEmpty()));

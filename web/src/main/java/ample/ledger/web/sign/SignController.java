@@ -2,10 +2,12 @@ package ample.ledger.web.sign;
 
 import ample.ledger.standin.SimulatedSignOn;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 
 /** Answers the address at which people sign in. */
 @Controller
@@ -17,8 +19,10 @@ class SignController {
         students = !studentPassword.isBlank();
     }
 
+    /** @param again there where a name and a password did not go together */
     @GetMapping("/sign-in")
-    String signIn(Model model) {
+    String signIn(@RequestParam(required = false) @Nullable String again, Model model) {
+        model.addAttribute("again", again != null);
         model.addAttribute("students", students ? SimulatedSignOn.students() : List.of());
         return "sign/page";
     }
