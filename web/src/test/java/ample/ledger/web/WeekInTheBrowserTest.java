@@ -184,6 +184,10 @@ class WeekInTheBrowserTest {
         assertThat(page.locator(".why")).containsText("TIDE 214 cannot be had because of the free hours Wed");
         assertThat(page.locator(".why")).containsText("leave out TIDE 214");
         assertThat(page.locator(".why")).containsText("give up the free hours Wed");
+        page.locator(".why").getByText("give up the free hours Wed").click();
+        assertThat(page.locator(".weave .say")).containsText("hold");
+        assertThat(page.locator(".why")).hasCount(0);
+        assertThat(page.getByLabel("Courses wanted")).hasValue("TIDE 214, NUMB 112, GLAC 180m");
 
         page.getByLabel("Courses wanted").fill("GLAX 1, NUMB 112");
         page.locator(".weave .asks button").click();

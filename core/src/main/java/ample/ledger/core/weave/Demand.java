@@ -35,7 +35,7 @@ public sealed interface Demand {
     /** Hours of the week that stay free of class. */
     record Closed(WeekHours.Stretch hours) implements Demand {
 
-        WeekHours asHours() {
+        public WeekHours asHours() {
             int from = ClockTime.minuteOfDay(hours.from());
             return WeekHours.of(hours.day(), from, from + hours.minutes());
         }

@@ -17,7 +17,7 @@ import java.util.List;
  * @param weeks the best
  * @param more the address with more of them; empty where these are all
  * @param conflicts why there are none
- * @param loosenings what would give one
+ * @param loosenings what would give one; the value is the address that asks so, empty where it is done in the plan
  */
 public record WeavePage(
         WeaveAsk ask,
@@ -32,7 +32,7 @@ public record WeavePage(
         List<Woven> weeks,
         String more,
         List<String> conflicts,
-        List<String> loosenings) {
+        List<Choice> loosenings) {
 
     /** Something to choose. */
     public record Choice(String value, String words, boolean chosen) {}

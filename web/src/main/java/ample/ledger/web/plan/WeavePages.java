@@ -146,9 +146,17 @@ class WeavePages {
                                     .toList(),
                             done.why().stream()
                                     .flatMap(why -> why.loosenings().stream())
-                                    .map(words::loosening)
+                                    .map(this::loosening)
                                     .toList()),
                     shown);
+        }
+
+        private Choice loosening(List<Demand> given) {
+            String address = reading.without(given, wants)
+                    .filter(looser -> !looser.courses().isEmpty())
+                    .map(looser -> ask.weaving(looser).address() + "#weave")
+                    .orElse("");
+            return new Choice(address, words.loosening(given), false);
         }
 
         private Woven woven(int number, Weave found) {
@@ -243,7 +251,7 @@ class WeavePages {
                 List<Woven> weeks,
                 String more,
                 List<String> conflicts,
-                List<String> loosenings) {
+                List<Choice> loosenings) {
             WeaveAsk shown = new WeaveAsk(
                     weave.asked(),
                     reading.courses(),

@@ -30,6 +30,7 @@ import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.function.ToIntFunction;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.springframework.util.DigestUtils;
 import org.springframework.util.MultiValueMap;
@@ -168,6 +169,53 @@ final class WeaveReading {
                         .limit(WISHES)
                         .toList(),
                 seats());
+    }
+
+    /**
+     * What is asked without some of its demands.
+     *
+     * @param wants those of the asking, one for each course or choice of courses that was typed
+     * @return empty where one of the demands is not of the asking: a busy time, a section of the plan
+     */
+    Optional<WeaveAsk> without(List<Demand> given, List<Demand.Want> wants) {
+        if (given.stream().anyMatch(demand -> demand instanceof Demand.Busy || demand instanceof Demand.Kept)) {
+            return Optional.empty();
+        }
+        List<String> typed = parts(courses);
+        return Optional.of(new WeaveAsk(
+                true,
+                IntStream.range(0, wants.size())
+                        .filter(want -> !given.contains(wants.get(want)))
+                        .mapToObj(typed::get)
+                        .collect(Collectors.joining(", ")),
+                weave.wishes(),
+                weave.pinned().stream()
+                        .filter(token -> sections(List.of(token)).stream()
+                                .noneMatch(section -> given.contains(new Demand.Pinned(section))))
+                        .toList(),
+                parts(weave.refused()).stream()
+                        .filter(token -> sections(List.of(token)).stream()
+                                .noneMatch(section -> given.contains(new Demand.Refused(section))))
+                        .collect(Collectors.joining(", ")),
+                closedWithout(given),
+                given.contains(new Demand.Brief()) ? "" : weave.brief(),
+                weave.most(),
+                0));
+    }
+
+    /** Hours as they were typed, or what is left of them. */
+    private String closedWithout(List<Demand> given) {
+        WeekHours opened = given.stream()
+                .filter(Demand.Closed.class::isInstance)
+                .map(demand -> ((Demand.Closed) demand).asHours())
+                .reduce(WeekHours.NONE, WeekHours::plus);
+        return parts(weave.closed()).stream()
+                .map(text -> WeekHours.parse(text)
+                        .filter(hours -> hours.meets(opened))
+                        .map(hours -> hours.minus(opened).toString())
+                        .orElse(text))
+                .filter(text -> !text.isEmpty())
+                .collect(Collectors.joining(", "));
     }
 
     private List<Attendance> sections(List<String> tokens) {
