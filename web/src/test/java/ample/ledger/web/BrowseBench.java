@@ -12,7 +12,7 @@ import java.util.concurrent.atomic.AtomicLong;
 /**
  * Measures Browse in Chromium, of an application that runs: {@code ./ledger bench browse}. How long a change of the brief
  * takes, from the click to the next frame after the page has changed, with the tasks that kept the browser busy; and what a
- * first view weighs.
+ * first view weighs. The application has answered for a while before, as that of an institution would have.
  */
 public final class BrowseBench {
 
@@ -101,6 +101,8 @@ public final class BrowseBench {
     /** @param arguments where the application answers */
     public static void main(String[] arguments) {
         String browse = arguments[0] + "/autumn-2031/browse";
+        new SteadyRequests()
+                .warmUp(CHANGES.stream().map(change -> address(browse, change)).toList());
         try (InChromium.Started chromium = InChromium.start()) {
             Page page = open(chromium.browser(), browse);
             String posted = page.locator("#account tbody td").first().textContent();
@@ -112,6 +114,10 @@ public final class BrowseBench {
             page.close();
             firstView(chromium.browser(), browse);
         }
+    }
+
+    private static String address(String browse, String change) {
+        return change.isEmpty() ? browse : browse + "?" + change;
     }
 
     private static Page open(Browser browser, String address) {
@@ -129,8 +135,7 @@ public final class BrowseBench {
                 page.evaluate("window.longTasks = []");
             }
             for (String change : CHANGES) {
-                String address = change.isEmpty() ? browse : browse + "?" + change;
-                double took = ((Number) page.evaluate(CLICK, address)).doubleValue();
+                double took = ((Number) page.evaluate(CLICK, address(browse, change))).doubleValue();
                 if (round >= TO_WARM_UP) {
                     times.add(took);
                 }

@@ -1,32 +1,21 @@
 package ample.ledger.web;
 
 import java.io.IOException;
-import java.net.CookieManager;
 import java.net.URI;
-import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import java.util.Random;
-import java.util.concurrent.CompletableFuture;
-import java.util.concurrent.TimeUnit;
-import java.util.concurrent.locks.LockSupport;
 import java.util.regex.Pattern;
 
 /**
- * Measures how soon pages are there at the server's side, of an application that runs: {@code ./ledger bench pages}. Requests
- * come at a steady rate, whether or not the ones before are answered, and are timed from when they were due, so that
- * waiting behind a slow one counts.
+ * Measures how soon pages are there at the server's side, of an application that runs: {@code ./ledger bench pages}. Each
+ * page is asked for until it is answered no faster than before, and then measured.
  */
 public final class PagesBench {
-
-    private static final int A_SECOND = 50;
-    private static final int WARM_UP_SECONDS = 20;
-    private static final int SECONDS = 20;
 
     private static final List<String> BRIEFS = List.of(
             "",
@@ -44,8 +33,7 @@ public final class PagesBench {
     /** So many sections are in it. */
     private static final int SECTIONS = 8;
 
-    private final HttpClient client =
-            HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
+    private final SteadyRequests requests = new SteadyRequests();
 
     private PagesBench() {}
 
@@ -56,8 +44,8 @@ public final class PagesBench {
 
     private void measure(String root) throws IOException, InterruptedException {
         String term = root + "/autumn-2031/";
-        String list = client.send(
-                        request(root + "/lists/v1/autumn-2031/sections.csv"), HttpResponse.BodyHandlers.ofString())
+        String list = requests.client()
+                .send(request(root + "/lists/v1/autumn-2031/sections.csv"), HttpResponse.BodyHandlers.ofString())
                 .body();
         List<String> sheets = Pattern.compile("(?m)^[0-9]+")
                 .matcher(list)
@@ -65,7 +53,8 @@ public final class PagesBench {
                 .map(line -> term + "section/" + line.group())
                 .toList();
         System.out.printf(
-                "%n%,d sections posted; %d requests a second, %d s each%n%n", sheets.size(), A_SECOND, SECONDS);
+                "%n%,d sections posted; %d requests a second, %d s each%n%n",
+                sheets.size(), SteadyRequests.A_SECOND, SteadyRequests.SECONDS);
         System.out.println("| page | median, ms | 95th percentile, ms | longest, ms | meanwhile |");
         System.out.println("|---|---|---|---|---|");
         print("sheet", sheets);
@@ -87,10 +76,9 @@ public final class PagesBench {
     }
 
     private void print(String page, List<String> addresses) {
-        ask(addresses, WARM_UP_SECONDS);
+        requests.warmUp(addresses);
         StolenTime stolen = new StolenTime();
-        double[] times = ask(addresses, SECONDS);
-        Arrays.sort(times);
+        double[] times = requests.ask(addresses);
         System.out.println(String.format(
                 Locale.ENGLISH,
                 "| %s | %.1f | %.1f | %.1f | %s |",
@@ -101,37 +89,14 @@ public final class PagesBench {
                 stolen.inWords()));
     }
 
-    /** The time of each answer, in milliseconds from when it was due. */
-    private double[] ask(List<String> addresses, int seconds) {
-        List<String> mixed = new ArrayList<>(addresses);
-        Collections.shuffle(mixed, new Random(7));
-        List<CompletableFuture<Double>> answers = new ArrayList<>();
-        long start = System.nanoTime();
-        for (int i = 0; i < seconds * A_SECOND; i++) {
-            long due = start + i * TimeUnit.SECONDS.toNanos(1) / A_SECOND;
-            while (System.nanoTime() < due) {
-                LockSupport.parkNanos(due - System.nanoTime());
-            }
-            answers.add(client.sendAsync(request(mixed.get(i % mixed.size())), HttpResponse.BodyHandlers.ofByteArray())
-                    .thenApply(response -> timeOf(response, due)));
-        }
-        return answers.stream().mapToDouble(CompletableFuture::join).toArray();
-    }
-
-    private static double timeOf(HttpResponse<byte[]> response, long due) {
-        if (response.statusCode() != 200) {
-            throw new IllegalStateException(response.uri() + " answers " + response.statusCode());
-        }
-        return (System.nanoTime() - due) / 1e6;
-    }
-
     private void keep(String address, String entries) throws IOException, InterruptedException {
-        client.send(
-                HttpRequest.newBuilder(URI.create(address))
-                        .header("Content-Type", "application/x-www-form-urlencoded")
-                        .POST(HttpRequest.BodyPublishers.ofString("line=" + entries))
-                        .build(),
-                HttpResponse.BodyHandlers.discarding());
+        requests.client()
+                .send(
+                        HttpRequest.newBuilder(URI.create(address))
+                                .header("Content-Type", "application/x-www-form-urlencoded")
+                                .POST(HttpRequest.BodyPublishers.ofString("line=" + entries))
+                                .build(),
+                        HttpResponse.BodyHandlers.discarding());
     }
 
     private static HttpRequest request(String address) {

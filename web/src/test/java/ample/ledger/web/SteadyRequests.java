@@ -1,0 +1,78 @@
+package ample.ledger.web;
+
+import java.net.CookieManager;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Random;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.locks.LockSupport;
+
+/**
+ * Requests of one visitor to an application that runs. They come at a steady rate, whether or not the ones before are answered,
+ * and are timed from when they were due, so that waiting behind a slow one counts.
+ */
+final class SteadyRequests {
+
+    static final int A_SECOND = 50;
+    static final int SECONDS = 20;
+
+    /** A program that has just been started answers faster from round to round, until all it needs is compiled. */
+    private static final int MOST_ROUNDS = 6;
+
+    /** Of the time of the round before: what takes longer than this is no faster. */
+    private static final double NO_FASTER = 0.9;
+
+    private final HttpClient client = HttpClient.newBuilder()
+            .cookieHandler(new CookieManager())
+            .followRedirects(HttpClient.Redirect.NORMAL)
+            .build();
+
+    HttpClient client() {
+        return client;
+    }
+
+    /** Asks for these, mixed, round after round, until they are answered no faster than before. */
+    void warmUp(List<String> addresses) {
+        double before = Double.MAX_VALUE;
+        for (int round = 0; round < MOST_ROUNDS; round++) {
+            double[] times = ask(addresses);
+            double late = times[times.length * 95 / 100];
+            if (late > before * NO_FASTER) {
+                return;
+            }
+            before = late;
+        }
+    }
+
+    /** One round of these, mixed: the time of each answer in milliseconds from when it was due, the shortest first. */
+    double[] ask(List<String> addresses) {
+        List<String> mixed = new ArrayList<>(addresses);
+        Collections.shuffle(mixed, new Random(7));
+        List<CompletableFuture<Double>> answers = new ArrayList<>();
+        long start = System.nanoTime();
+        for (int i = 0; i < SECONDS * A_SECOND; i++) {
+            long due = start + i * TimeUnit.SECONDS.toNanos(1) / A_SECOND;
+            while (System.nanoTime() < due) {
+                LockSupport.parkNanos(due - System.nanoTime());
+            }
+            HttpRequest request = HttpRequest.newBuilder(URI.create(mixed.get(i % mixed.size())))
+                    .build();
+            answers.add(client.sendAsync(request, HttpResponse.BodyHandlers.ofByteArray())
+                    .thenApply(response -> timeOf(response, due)));
+        }
+        return answers.stream().mapToDouble(CompletableFuture::join).sorted().toArray();
+    }
+
+    private static double timeOf(HttpResponse<byte[]> response, long due) {
+        if (response.statusCode() != 200) {
+            throw new IllegalStateException(response.uri() + " answers " + response.statusCode());
+        }
+        return (System.nanoTime() - due) / 1e6;
+    }
+}
