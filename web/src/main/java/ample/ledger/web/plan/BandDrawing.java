@@ -1,13 +1,9 @@
 package ample.ledger.web.plan;
 
-import ample.ledger.core.browse.Brief;
-import ample.ledger.core.browse.SetCondition;
-import ample.ledger.core.browse.SetCondition.DayRule;
 import ample.ledger.core.calendar.DateRange;
 import ample.ledger.core.calendar.Days;
 import ample.ledger.core.calendar.TimeRange;
 import ample.ledger.core.calendar.Timing;
-import ample.ledger.core.calendar.WeekHours;
 import ample.ledger.core.plan.Attendance;
 import ample.ledger.core.plan.BusyTime;
 import ample.ledger.core.plan.Engagement;
@@ -17,28 +13,23 @@ import ample.ledger.core.plan.Standing;
 import ample.ledger.core.plan.Stay;
 import ample.ledger.core.plan.Swap;
 import ample.ledger.core.schedule.CourseCode;
-import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Meeting;
 import ample.ledger.core.schedule.Term;
 import ample.ledger.core.weave.Weave;
 import ample.ledger.web.preferences.Preferences;
-import ample.ledger.web.term.Addresses;
 import ample.ledger.web.words.Words;
 import java.math.BigDecimal;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
-import java.time.LocalTime;
 import java.time.format.TextStyle;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -46,16 +37,10 @@ import java.util.stream.Stream;
 final class BandDrawing {
 
     private static final int BAND = 66;
-    private static final int FIRST_HOUR = 8;
-    private static final int LAST_HOUR = 18;
     private static final int TONES = 6;
-
-    private static final int SHORT_FREE = 50;
 
     /** Between stays no further apart there is no room for a name. */
     private static final int SHORT_WAY = 100;
-
-    private static final int QUARTER = WeekHours.MINUTES;
 
     private final PlannedWeek week;
     private final Term term;
@@ -64,8 +49,8 @@ final class BandDrawing {
     private final List<Swap> ghosts;
     private final List<Weave> weaves;
     private final Map<CourseCode, Integer> tones = new HashMap<>();
-    private final int from;
-    private final int to;
+    private final HourScale scale;
+    private final FreeStretches free;
     private final BandWords words;
 
     /** @param ghosts what could be taken instead of what is selected */
@@ -94,27 +79,21 @@ final class BandDrawing {
                 .filter(this::isShown)
                 .map(Stay::time)
                 .toList();
-        this.from = 60
-                * Math.min(
-                        FIRST_HOUR,
-                        times.stream().mapToInt(TimeRange::startMinute).min().orElse(FIRST_HOUR * 60) / 60);
-        this.to = 60
-                * Math.max(
-                        LAST_HOUR,
-                        (times.stream().mapToInt(TimeRange::endMinute).max().orElse(LAST_HOUR * 60) + 59) / 60);
-        this.words = new BandWords(week, term, ask, preferences, to - from);
+        this.scale = HourScale.of(times);
+        this.free = new FreeStretches(week, term, preferences.clock(), scale);
+        this.words = new BandWords(week, term, ask, preferences, scale.minutes());
     }
 
     Bands draw() {
         List<Bands.Hour> hours = new ArrayList<>();
-        for (int hour = from / 60; hour <= to / 60; hour++) {
-            hours.add(new Bands.Hour(preferences.clock().formatHour(hour), x(hour * 60)));
+        for (int hour = scale.from() / 60; hour <= scale.to() / 60; hour++) {
+            hours.add(new Bands.Hour(preferences.clock().formatHour(hour), scale.x(hour * 60)));
         }
         List<Bands.Band> days = preferences.week().stream()
                 .filter(this::isDrawn)
                 .map(this::band)
                 .toList();
-        return new Bands(from, to, hours, days, untimed());
+        return new Bands(scale.from(), scale.to(), hours, days, untimed());
     }
 
     private boolean isDrawn(DayOfWeek day) {
@@ -150,7 +129,7 @@ final class BandDrawing {
         for (Engagement engagement : engagements) {
             for (Stay stay : engagement.stays()) {
                 if (isOn(stay, day)) {
-                    items.add(new BandItem(engagement, stay, words.lane(stay), 0, 1));
+                    items.add(BandItem.of(engagement, stay, words.lane(stay)));
                 }
             }
         }
@@ -172,7 +151,7 @@ final class BandDrawing {
                 blocks,
                 hatches(items, height),
                 ways(items, height),
-                free(items, day),
+                free.of(items, day),
                 ghostBlocks(day, height),
                 previews(day, height),
                 rows(items, blocks, day));
@@ -199,8 +178,8 @@ final class BandDrawing {
         int tall = item.tall(height);
         if (item.engagement() instanceof BusyTime busy) {
             return new Bands.Block(
-                    x(stay.time().startMinute()),
-                    width(stay.time()),
+                    scale.x(stay.time().startMinute()),
+                    scale.width(stay.time()),
                     item.y(height),
                     tall,
                     "own" + more,
@@ -215,8 +194,8 @@ final class BandDrawing {
                 .map(Standing::code)
                 .orElse(week.goingOn().contains(attendance) ? "going-on" : "");
         return new Bands.Block(
-                x(stay.time().startMinute()),
-                width(stay.time()),
+                scale.x(stay.time().startMinute()),
+                scale.width(stay.time()),
                 item.y(height),
                 tall,
                 "tone-%d %s%s%s".formatted(tone(attendance), standing, ask.at().equals(token) ? " selected" : "", more),
@@ -242,7 +221,11 @@ final class BandDrawing {
                     int top = Math.min(one.y(height), other.y(height));
                     int bottom = Math.max(one.y(height) + one.tall(height), other.y(height) + other.tall(height));
                     hatches.add(new Bands.Hatch(
-                            x(shared.startMinute()), width(shared), top, bottom - top, shared.minutes() + " min"));
+                            scale.x(shared.startMinute()),
+                            scale.width(shared),
+                            top,
+                            bottom - top,
+                            shared.minutes() + " min"));
                 }
             }
         }
@@ -266,9 +249,9 @@ final class BandDrawing {
                         .way(left.spot().orElseThrow(), reached.spot().orElseThrow());
                 String campus = reached.spot().orElseThrow().campus().name();
                 ways.add(new Bands.Way(
-                        x(left.time().endMinute()),
-                        x(reached.time().startMinute()),
-                        x((left.time().endMinute() + reached.time().startMinute()) / 2),
+                        scale.x(left.time().endMinute()),
+                        scale.x(reached.time().startMinute()),
+                        scale.x((left.time().endMinute() + reached.time().startMinute()) / 2),
                         height - 8,
                         way.map(some -> some.minutes() + " min").orElse("")
                                 + (minutes < SHORT_WAY && way.isPresent() ? "" : " to " + campus),
@@ -276,50 +259,6 @@ final class BandDrawing {
             }
         }
         return ways;
-    }
-
-    private List<Bands.Free> free(List<BandItem> items, DayOfWeek day) {
-        List<Bands.Free> free = new ArrayList<>();
-        int at = from;
-        for (int i = 0; i <= items.size(); i++) {
-            int next = i == items.size() ? to : items.get(i).stay().time().startMinute();
-            int begins = (at + QUARTER - 1) / QUARTER * QUARTER;
-            int ends = next / QUARTER * QUARTER;
-            if (ends - begins >= SHORT_FREE) {
-                free.add(free(day, begins, ends));
-            }
-            if (i < items.size()) {
-                at = Math.max(at, items.get(i).stay().time().endMinute());
-            }
-        }
-        return free;
-    }
-
-    private Bands.Free free(DayOfWeek day, int begins, int ends) {
-        TimeRange stretch = range(begins, ends);
-        return new Bands.Free(
-                x(begins),
-                width(stretch),
-                "What fits on %s %s"
-                        .formatted(Days.shortName(day), preferences.clock().format(stretch)),
-                new Addresses(term.code()).browse(fitting(day, begins, ends)));
-    }
-
-    private static TimeRange range(int begins, int ends) {
-        return new TimeRange(
-                LocalTime.of(begins / 60, begins % 60),
-                ends >= 24 * 60 ? LocalTime.of(23, 59) : LocalTime.of(ends / 60, ends % 60));
-    }
-
-    /** What meets on that day, only within that time, and is clear of the plan on every other. */
-    private Brief fitting(DayOfWeek day, int begins, int ends) {
-        WeekHours closed = WeekHours.of(day, 0, 24 * 60).minus(WeekHours.of(day, begins, ends));
-        Brief brief = Brief.of(new SetCondition.OnDays(DayRule.ANY, Days.of(day)), new SetCondition.Closed(closed));
-        Set<EntryNumber> entries = week.attended().stream()
-                .filter(attendance -> attendance.term().code().equals(term.code()))
-                .map(attendance -> attendance.section().entry())
-                .collect(Collectors.toCollection(LinkedHashSet::new));
-        return entries.isEmpty() ? brief : brief.with(new SetCondition.ClearOf(entries));
     }
 
     private List<Bands.Block> ghostBlocks(DayOfWeek day, int height) {
@@ -338,7 +277,7 @@ final class BandDrawing {
             }
         }
         List<BandItem> items = alike.entrySet().stream()
-                .map(entry -> new BandItem(entry.getValue().get(0), stays.get(entry.getKey()), BandItem.WHOLE, 0, 1))
+                .map(entry -> BandItem.of(entry.getValue().get(0), stays.get(entry.getKey()), BandItem.WHOLE))
                 .sorted(Comparator.comparing(
                         (BandItem item) -> item.stay().time().start()))
                 .toList();
@@ -360,8 +299,8 @@ final class BandDrawing {
                 ? alike.stream().map(one -> one.section().code()).collect(Collectors.joining(", "))
                 : first.section().code() + " and " + (alike.size() - 1);
         return new Bands.Block(
-                x(item.stay().time().startMinute()),
-                width(item.stay().time()),
+                scale.x(item.stay().time().startMinute()),
+                scale.width(item.stay().time()),
                 item.y(height),
                 item.tall(height),
                 "ghost tone-" + tone(first),
@@ -393,10 +332,14 @@ final class BandDrawing {
         for (int i = 0; i < items.size(); i++) {
             BandItem item = items.get(i);
             int begins = item.stay().time().startMinute();
-            if (at >= 0 && begins - at >= SHORT_FREE) {
-                Bands.Free between = free(day, (at + QUARTER - 1) / QUARTER * QUARTER, begins / QUARTER * QUARTER);
+            if (at >= 0 && begins - at >= FreeStretches.SHORTEST) {
                 rows.add(new Bands.Row(
-                        "", Words.duration(begins - at) + " free", "what fits here", "gap", false, between.address()));
+                        "",
+                        Words.duration(begins - at) + " free",
+                        "what fits here",
+                        "gap",
+                        false,
+                        free.between(day, at, begins).address()));
             }
             at = Math.max(at, item.stay().time().endMinute());
             String when = preferences.clock().format(item.stay().time());
@@ -431,7 +374,7 @@ final class BandDrawing {
                         attendance.section().course().written(),
                         aWeek,
                         "tone-" + tone(attendance) + (ask.at().equals(token) ? " selected" : ""),
-                        figure(Math.min(100, hours.doubleValue() * 60 * 100 / (to - from))),
+                        scale.share(Math.min(scale.minutes(), hours.doubleValue() * 60)),
                         attendance + ", no set time, " + aWeek,
                         ask.at(ask.at().equals(token) ? "" : token).address()));
             }
@@ -449,17 +392,5 @@ final class BandDrawing {
     /** How a form and an address name the section. */
     String token(Attendance attendance) {
         return PlanTokens.of(attendance, term.code());
-    }
-
-    private String x(int minute) {
-        return figure((double) (minute - from) * 100 / (to - from));
-    }
-
-    private String width(TimeRange time) {
-        return figure((double) time.minutes() * 100 / (to - from));
-    }
-
-    private static String figure(double share) {
-        return BigDecimal.valueOf(Math.round(share * 100), 2) + "%";
     }
 }

@@ -1,0 +1,80 @@
+package ample.ledger.web.plan;
+
+import ample.ledger.core.browse.Brief;
+import ample.ledger.core.browse.SetCondition;
+import ample.ledger.core.browse.SetCondition.DayRule;
+import ample.ledger.core.calendar.ClockStyle;
+import ample.ledger.core.calendar.Days;
+import ample.ledger.core.calendar.TimeRange;
+import ample.ledger.core.calendar.WeekHours;
+import ample.ledger.core.plan.PlannedWeek;
+import ample.ledger.core.schedule.EntryNumber;
+import ample.ledger.core.schedule.Term;
+import ample.ledger.web.term.Addresses;
+import java.time.DayOfWeek;
+import java.time.LocalTime;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/** Where nothing stands in a band for long enough to take something, with the brief that finds what fits there. */
+record FreeStretches(PlannedWeek week, Term term, ClockStyle clock, HourScale scale) {
+
+    /** In minutes. */
+    static final int SHORTEST = 50;
+
+    private static final int QUARTER = WeekHours.MINUTES;
+    private static final int MIDNIGHT = 24 * 60;
+
+    /** @param items what stands in the band, by its start */
+    List<Bands.Free> of(List<BandItem> items, DayOfWeek day) {
+        List<Bands.Free> free = new ArrayList<>();
+        int at = scale.from();
+        for (int i = 0; i <= items.size(); i++) {
+            int until =
+                    i == items.size() ? scale.to() : items.get(i).stay().time().startMinute();
+            if (quarterBefore(until) - quarterAfter(at) >= SHORTEST) {
+                free.add(between(day, at, until));
+            }
+            if (i < items.size()) {
+                at = Math.max(at, items.get(i).stay().time().endMinute());
+            }
+        }
+        return free;
+    }
+
+    /** From one minute of the day to another, by quarters of an hour that lie within. */
+    Bands.Free between(DayOfWeek day, int from, int to) {
+        int begins = quarterAfter(from);
+        int ends = quarterBefore(to);
+        TimeRange stretch = new TimeRange(
+                LocalTime.of(begins / 60, begins % 60),
+                ends >= MIDNIGHT ? LocalTime.of(23, 59) : LocalTime.of(ends / 60, ends % 60));
+        return new Bands.Free(
+                scale.x(begins),
+                scale.width(stretch),
+                "What fits on " + Days.shortName(day) + " " + clock.format(stretch),
+                new Addresses(term.code()).browse(fitting(day, begins, ends)));
+    }
+
+    private static int quarterAfter(int minute) {
+        return (minute + QUARTER - 1) / QUARTER * QUARTER;
+    }
+
+    private static int quarterBefore(int minute) {
+        return minute / QUARTER * QUARTER;
+    }
+
+    /** What meets on that day, only within that time, and is clear of the plan on every other. */
+    private Brief fitting(DayOfWeek day, int begins, int ends) {
+        WeekHours closed = WeekHours.of(day, 0, MIDNIGHT).minus(WeekHours.of(day, begins, ends));
+        Brief brief = Brief.of(new SetCondition.OnDays(DayRule.ANY, Days.of(day)), new SetCondition.Closed(closed));
+        Set<EntryNumber> entries = week.attended().stream()
+                .filter(attendance -> attendance.term().code().equals(term.code()))
+                .map(attendance -> attendance.section().entry())
+                .collect(Collectors.toCollection(LinkedHashSet::new));
+        return entries.isEmpty() ? brief : brief.with(new SetCondition.ClearOf(entries));
+    }
+}
