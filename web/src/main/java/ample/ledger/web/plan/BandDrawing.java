@@ -225,7 +225,10 @@ final class BandDrawing {
                             scale.width(shared),
                             top,
                             bottom - top,
-                            shared.minutes() + " min"));
+                            shared.minutes() + " min",
+                            // Items are sorted by their start: what the first of two says stands left of what they
+                            // share.
+                            one.y(height) + one.tall(height) - 5 - top));
                 }
             }
         }

@@ -99,8 +99,12 @@ public record Bands(int from, int to, List<Hour> hours, List<Band> days, List<Un
     /** A line of text in a block. */
     public record Line(String text, int y, boolean strong) {}
 
-    /** Where two stays are held at once. */
-    public record Hatch(String x, String width, int y, int height, String words) {}
+    /**
+     * Where two stays are held at once.
+     *
+     * @param wordsAt from its top, the line on which its words stand
+     */
+    public record Hatch(String x, String width, int y, int height, String words, int wordsAt) {}
 
     /**
      * From one campus to another.
