@@ -1,13 +1,19 @@
 // One long list: leaves that are not near the window are gaps of about their height. A leaf that comes near is fetched and put
 // into its gap; one that is far away becomes part of a gap again, so that a list of any length stays light.
-import { afterTheFrame } from "./frame.js";
+import { afterTheFrame, frameShown, nextTask } from "./frame.js";
 
-/** How far from the window leaves are fetched, in pixels, and how far they are let go again. */
+/**
+ * How far from the window leaves are fetched, in pixels, and how far they are let go again: all that is in the page is painted
+ * anew whenever a leaf arrives.
+ */
 const NEAR = 600;
-const FAR = 4000;
+const FAR = 1200;
 
 /** With more courses than this in the page, leaves far away are let go while others still arrive. */
-const CROWD = 120;
+const CROWD = 48;
+
+/** So many rows are put into the page for one frame: more would make it late. */
+const ROWS_A_FRAME = 9;
 
 /** What is known of the list that is shown: how many lines each leaf has, and how high a line is. */
 let sizes = [];
@@ -30,15 +36,27 @@ function heightOf(from, to) {
   return lines * lineHeight;
 }
 
-/** Room for the leaves from one to another, which are not here. */
-function gap(from, to, height = heightOf(from, to)) {
+function room(height) {
   const body = document.createElement("tbody");
-  body.className = "gap";
-  body.dataset.from = from;
-  body.dataset.to = to;
   const cell = body.insertRow().insertCell();
   cell.colSpan = 9;
   cell.style.height = `${Math.round(height)}px`;
+  return body;
+}
+
+/** Room for the leaves from one to another, which are not here. */
+function gap(from, to, height = heightOf(from, to)) {
+  const body = room(height);
+  body.className = "gap";
+  body.dataset.from = from;
+  body.dataset.to = to;
+  return body;
+}
+
+/** Room for what of a leaf is not here yet: so many of its rows. */
+function rest(leaf, rows, all) {
+  const body = room((heightOf(leaf, leaf) * rows) / all);
+  body.dataset.leaf = leaf;
   return body;
 }
 
@@ -87,20 +105,48 @@ function keepingStill(above, change) {
   );
 }
 
-/** Puts a leaf into its gap. */
-function fill(body, leaf, bodies) {
+function rowsOf(bodies) {
+  return bodies.reduce((rows, body) => rows + body.rows.length, 0);
+}
+
+/** What of these is put in next, and what is left. */
+function piece(bodies) {
+  let count = 1;
+  while (
+    count < bodies.length &&
+    rowsOf(bodies.slice(0, count + 1)) <= ROWS_A_FRAME
+  ) {
+    count++;
+  }
+  return [bodies.slice(0, count), bodies.slice(count)];
+}
+
+/** Puts a leaf into its gap, piece by piece. */
+async function fill(body, leaf, bodies) {
   const [from, to] = [Number(body.dataset.from), Number(body.dataset.to)];
-  const parts = [...bodies];
-  if (leaf > from) {
-    parts.unshift(gap(from, leaf - 1));
-  }
-  if (leaf < to) {
-    parts.push(gap(leaf + 1, to));
-  }
   // What lies below a leaf that ends in the upper half of the window is what is read.
   const end = body.getBoundingClientRect().top + heightOf(from, leaf);
   const above = end <= window.innerHeight / 2;
-  keepingStill(above, () => body.replaceWith(...parts));
+  const all = rowsOf(bodies);
+  const around = [
+    ...(leaf > from ? [gap(from, leaf - 1)] : []),
+    rest(leaf, all, all),
+    ...(leaf < to ? [gap(leaf + 1, to)] : []),
+  ];
+  let hole = around.find((part) => part.dataset.leaf);
+  body.replaceWith(...around);
+  for (let [now, later] = piece(bodies); ; [now, later] = piece(later)) {
+    const left = later.length ? [rest(leaf, rowsOf(later), all)] : [];
+    keepingStill(above, () => hole.replaceWith(...now, ...left));
+    if (!later.length) {
+      return;
+    }
+    [hole] = left;
+    await frameShown();
+    if (!hole.isConnected) {
+      return;
+    }
+  }
 }
 
 function addressOf(leaf) {
@@ -119,9 +165,11 @@ async function fetchLeaf(body, leaf) {
     throw new Error(response.statusText);
   }
   const html = await response.text();
+  await nextTask();
+  const fresh = new DOMParser().parseFromString(html, "text/html");
+  await nextTask();
   if (mine === shown && body.isConnected) {
-    const fresh = new DOMParser().parseFromString(html, "text/html");
-    fill(body, leaf, fresh.querySelectorAll("tbody"));
+    await fill(body, leaf, [...fresh.querySelectorAll("tbody")]);
     document.dispatchEvent(new Event("lines"));
   }
 }
@@ -189,6 +237,7 @@ async function fetchWhatIsNear() {
         const leaf = nearest(body);
         if (leaf !== undefined) {
           await fetchLeaf(body, leaf);
+          await frameShown();
           asked = true;
           if (table()?.tBodies.length > CROWD) {
             letGo();
@@ -197,6 +246,7 @@ async function fetchWhatIsNear() {
         }
       }
     }
+    await frameShown();
     if (table()) {
       letGo();
     }
@@ -227,7 +277,7 @@ export function unroll() {
   if (here > 1) {
     keepingStill(true, () => bodies[0].before(gap(1, here - 1)));
   }
-  fetchWhatIsNear();
+  afterTheFrame(fetchWhatIsNear);
 }
 
 function gapOf(leaf) {

@@ -1,14 +1,6 @@
 // Shows another address of the same screen by changing only what differs, so that focus and scroll stay.
+import { nextTask } from "./frame.js";
 import { Idiomorph } from "./idiomorph.js";
-
-/** Lets the browser see to what is waiting. */
-function nextTask() {
-  return new Promise((resume) => {
-    const { port1, port2 } = new MessageChannel();
-    port1.onmessage = resume;
-    port2.postMessage(null);
-  });
-}
 
 let asked = 0;
 let furthest = 0;
