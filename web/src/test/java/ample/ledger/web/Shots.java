@@ -1,7 +1,10 @@
 package ample.ledger.web;
 
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.FormData;
 import com.microsoft.playwright.options.RequestOptions;
 import java.io.IOException;
@@ -10,6 +13,9 @@ import java.nio.file.Path;
 
 /** Takes the pictures that {@code tools/shots.txt} lists, of an application that runs: {@code ./ledger shots}. */
 public final class Shots {
+
+    /** In milliseconds. */
+    private static final int LONGEST_WEAVE = 60_000;
 
     private Shots() {}
 
@@ -31,6 +37,12 @@ public final class Shots {
                     page.getByLabel("Password").fill(arguments[3]);
                     page.locator("button.act").click();
                 }
+                // A week that is still being woven is asked for again by the page itself.
+                assertThat(page.locator("[data-again]"))
+                        .hasCount(0, new LocatorAssertions.HasCountOptions().setTimeout(LONGEST_WEAVE));
+                // Type that comes late is left out of a first view, and there at once in the second.
+                page.evaluate("document.fonts.ready");
+                page.reload();
                 page.evaluate("document.fonts.ready");
                 page.screenshot(new Page.ScreenshotOptions()
                         .setPath(Path.of(arguments[2]).resolve(shot[0] + ".png")));
