@@ -128,23 +128,23 @@ async function fill(body, leaf, bodies) {
   const end = body.getBoundingClientRect().top + heightOf(from, leaf);
   const above = end <= window.innerHeight / 2;
   const all = rowsOf(bodies);
-  const around = [
-    ...(leaf > from ? [gap(from, leaf - 1)] : []),
-    rest(leaf, all, all),
-    ...(leaf < to ? [gap(leaf + 1, to)] : []),
-  ];
-  let hole = around.find((part) => part.dataset.leaf);
-  body.replaceWith(...around);
-  for (let [now, later] = piece(bodies); ; [now, later] = piece(later)) {
+  const before = leaf > from ? [gap(from, leaf - 1)] : [];
+  const after = leaf < to ? [gap(leaf + 1, to)] : [];
+  let hole = body;
+  let later = bodies;
+  while (later.length && hole.isConnected) {
+    let now;
+    [now, later] = piece(later);
     const left = later.length ? [rest(leaf, rowsOf(later), all)] : [];
-    keepingStill(above, () => hole.replaceWith(...now, ...left));
-    if (!later.length) {
-      return;
-    }
+    const parts =
+      hole === body
+        ? [...before, ...now, ...left, ...after]
+        : [...now, ...left];
+    const place = hole;
+    keepingStill(above, () => place.replaceWith(...parts));
     [hole] = left;
-    await frameShown();
-    if (!hole.isConnected) {
-      return;
+    if (hole) {
+      await frameShown();
     }
   }
 }

@@ -14,6 +14,9 @@ import org.apache.ibatis.annotations.Update;
 @Mapper
 interface PlanMapper {
 
+    String SHARES =
+            "SELECT token, owner, purpose, season, plan_id AS \"planId\", content::text AS content FROM plan_share";
+
     @Select("SELECT version, content::text AS content FROM plan_book WHERE student = #{student}")
     Optional<Plans.Book> book(String student);
 
@@ -53,12 +56,10 @@ interface PlanMapper {
     @Delete("DELETE FROM plan_share WHERE owner = #{owner} AND token = #{token}")
     void deleteShare(@Param("owner") String owner, @Param("token") String token);
 
-    @Select("SELECT token, owner, purpose, season, plan_id AS \"planId\", content::text AS content FROM plan_share"
-            + " WHERE token = #{token}")
+    @Select(SHARES + " WHERE token = #{token}")
     Optional<Plans.Share> share(String token);
 
-    @Select("SELECT token, owner, purpose, season, plan_id AS \"planId\", content::text AS content FROM plan_share"
-            + " WHERE owner = #{owner} ORDER BY created_at")
+    @Select(SHARES + " WHERE owner = #{owner} ORDER BY created_at")
     List<Plans.Share> sharesOf(String owner);
 
     @Update("UPDATE plan_share SET owner = #{after} WHERE owner = #{before}")

@@ -12,7 +12,6 @@ import ample.ledger.core.plan.PostedSchedules;
 import ample.ledger.core.plan.Standing;
 import ample.ledger.core.plan.Stay;
 import ample.ledger.core.plan.Swap;
-import ample.ledger.core.schedule.CourseCode;
 import ample.ledger.core.schedule.Meeting;
 import ample.ledger.core.schedule.Term;
 import ample.ledger.core.weave.Weave;
@@ -37,7 +36,6 @@ import java.util.stream.Stream;
 final class BandDrawing {
 
     private static final int BAND = 66;
-    private static final int TONES = 6;
 
     /** Between stays no further apart there is no room for a name. */
     private static final int SHORT_WAY = 100;
@@ -48,7 +46,7 @@ final class BandDrawing {
     private final Preferences preferences;
     private final List<Swap> ghosts;
     private final List<Weave> weaves;
-    private final Map<CourseCode, Integer> tones = new HashMap<>();
+    private final Tones tones;
     private final HourScale scale;
     private final FreeStretches free;
     private final BandWords words;
@@ -62,13 +60,7 @@ final class BandDrawing {
         this.preferences = preferences;
         this.ghosts = ghosts;
         this.weaves = weaves;
-        Stream.of(
-                        week.attended().stream(),
-                        week.beside().stream(),
-                        weaves.stream().flatMap(weave -> weave.sections().stream()))
-                .flatMap(some -> some)
-                .forEach(attendance ->
-                        tones.putIfAbsent(attendance.section().course().code(), tones.size() % TONES + 1));
+        this.tones = new Tones(week, weaves);
         List<TimeRange> times = Stream.of(
                         week.engagements().stream(),
                         ghosts.stream().flatMap(swap -> swap.in().stream()),
@@ -198,15 +190,12 @@ final class BandDrawing {
                 scale.width(stay.time()),
                 item.y(height),
                 tall,
-                "tone-%d %s%s%s".formatted(tone(attendance), standing, ask.at().equals(token) ? " selected" : "", more),
+                "%s %s%s%s"
+                        .formatted(tones.style(attendance), standing, ask.at().equals(token) ? " selected" : "", more),
                 words.name(attendance, stay, tall),
                 words.more(attendance, stay),
                 words.label(attendance, stay),
                 ask.at(ask.at().equals(token) ? "" : token).address());
-    }
-
-    private int tone(Attendance attendance) {
-        return tones.getOrDefault(attendance.section().course().code(), 1);
     }
 
     private List<Bands.Hatch> hatches(List<BandItem> items, int height) {
@@ -306,7 +295,7 @@ final class BandDrawing {
                 scale.width(item.stay().time()),
                 item.y(height),
                 item.tall(height),
-                "ghost tone-" + tone(first),
+                "ghost " + tones.style(first),
                 List.of(codes),
                 List.of(words.part(item.stay())).stream()
                         .filter(text -> !text.isEmpty())
@@ -376,7 +365,7 @@ final class BandDrawing {
                 untimed.add(new Bands.Untimed(
                         attendance.section().course().written(),
                         aWeek,
-                        "tone-" + tone(attendance) + (ask.at().equals(token) ? " selected" : ""),
+                        tones.style(attendance) + (ask.at().equals(token) ? " selected" : ""),
                         scale.share(Math.min(scale.minutes(), hours.doubleValue() * 60)),
                         attendance + ", no set time, " + aWeek,
                         ask.at(ask.at().equals(token) ? "" : token).address()));

@@ -22,9 +22,7 @@ import java.time.DayOfWeek;
 import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -40,7 +38,6 @@ class WeavePages {
     private static final int PICTURE = 128;
     private static final int FIRST_MINUTE = 8 * 60;
     private static final int LAST_MINUTE = 21 * 60;
-    private static final int TONES = 6;
 
     /** So many wishes can be chosen at once; when all are, there is room for one more. */
     private static final int FEW_WISHES = 3;
@@ -132,12 +129,13 @@ class WeavePages {
             Weaver.Woven woven = done.woven();
             List<Weave> shown = woven.best().stream().limit(weave.most()).toList();
             boolean more = woven.best().size() > shown.size();
+            Tones tones = new Tones(week, shown);
             return new Result(
                     page(
                             done.counted() ? "" : "Counting: %d %% done.".formatted(Math.round(share * 100)),
                             words.count(woven, done.counted()),
                             IntStream.range(0, shown.size())
-                                    .mapToObj(i -> woven(i + 1, shown.get(i)))
+                                    .mapToObj(i -> woven(i + 1, shown.get(i), tones))
                                     .toList(),
                             more ? ask.weaving(weave.more()).address() + "#weave" : "",
                             done.why().stream()
@@ -159,7 +157,7 @@ class WeavePages {
             return new Choice(address, words.loosening(given), false);
         }
 
-        private Woven woven(int number, Weave found) {
+        private Woven woven(int number, Weave found, Tones tones) {
             List<Attendance> coming = found.sections();
             List<Attendance> leaving = week.attended().stream()
                     .filter(attendance -> !week.goingOn().contains(attendance))
@@ -171,10 +169,13 @@ class WeavePages {
             return new Woven(
                     number,
                     words.reasons(found, wants),
-                    bars(Stream.concat(
-                                    coming.stream(),
-                                    week.attended().stream().filter(attendance -> !leaving.contains(attendance)))
-                            .toList()),
+                    bars(
+                            Stream.concat(
+                                            coming.stream(),
+                                            week.attended().stream()
+                                                    .filter(attendance -> !leaving.contains(attendance)))
+                                    .toList(),
+                            tones),
                     List.of("Mon", "Tue", "Wed", "Thu", "Fri"),
                     ask.weaving(weave.showing(shown ? 0 : number)).address() + "#bands",
                     shown,
@@ -217,19 +218,14 @@ class WeavePages {
                     .toList();
         }
 
-        private List<Bar> bars(Collection<Attendance> sections) {
+        private static List<Bar> bars(Collection<Attendance> sections, Tones tones) {
             List<Bar> bars = new ArrayList<>();
-            Map<CourseCode, Integer> tones = new HashMap<>();
-            Stream.concat(week.attended().stream(), sections.stream())
-                    .forEach(attendance ->
-                            tones.putIfAbsent(attendance.section().course().code(), tones.size() % TONES + 1));
             for (Attendance attendance : sections) {
                 for (Stay stay : attendance.stays()) {
                     if (!stay.exam() && stay.dates().size() > 1) {
                         int x = offset(stay.time().startMinute());
                         int width = Math.max(3, offset(stay.time().endMinute()) - x);
-                        String tone = "tone-"
-                                + tones.get(attendance.section().course().code());
+                        String tone = tones.style(attendance);
                         stay.days().list().stream()
                                 .filter(day -> day.getValue() <= DayOfWeek.FRIDAY.getValue())
                                 .forEach(day -> bars.add(
