@@ -1,4 +1,5 @@
-// Puts styles, fonts and third-party scripts beside the compiled classes, from where the application serves them.
+// Puts styles, fonts and third-party scripts beside the compiled classes, from where the application serves them, and packs
+// them, and what lies there already, as browsers ask for it.
 // Installs the npm packages first where they are missing or older than the lock file.
 import { execFileSync } from "node:child_process";
 import {
@@ -6,10 +7,13 @@ import {
   existsSync,
   mkdirSync,
   readFileSync,
+  readdirSync,
   statSync,
+  writeFileSync,
 } from "node:fs";
 import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
+import { gzipSync } from "node:zlib";
 
 const here = dirname(fileURLToPath(import.meta.url));
 const out = join(here, "target/classes/assets");
@@ -74,3 +78,12 @@ run(
   join(out, "ledger.css"),
   "--minify",
 );
+
+// Fonts are packed as they are.
+const packable = /\.(css|js|json|svg)$/;
+for (const folder of [out, join(out, "js")]) {
+  for (const name of readdirSync(folder).filter((it) => packable.test(it))) {
+    const file = join(folder, name);
+    writeFileSync(`${file}.gz`, gzipSync(readFileSync(file), { level: 9 }));
+  }
+}

@@ -1,5 +1,6 @@
 package ample.ledger.web;
 
+import ample.ledger.web.AssetConfiguration.Assets;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -39,10 +40,11 @@ class TemplateConfiguration {
     /**
      * Keeps what templates name in a context of their own. The usual one keeps it with the request, and looks there, behind all
      * that is wrapped around it, for each name in each expression: a sixth of the time of a long page. Templates therefore
-     * see the model alone, and write addresses whole.
+     * see the model alone, and write addresses whole. The one name beside it, {@code assets}, is where styles, fonts and scripts are.
      */
     @Autowired
-    void keepNamesByThemselves(SpringTemplateEngine engine) {
+    void keepNamesByThemselves(SpringTemplateEngine engine, Assets assets) {
+        Map<String, Object> everywhere = Map.of("assets", assets.path());
         engine.setEngineContextFactory((configuration, template, attributes, context) -> new EngineContext(
                 configuration,
                 template,
@@ -50,7 +52,7 @@ class TemplateConfiguration {
                 context.getLocale(),
                 context.getVariableNames().stream()
                         .collect(
-                                HashMap::new,
+                                () -> new HashMap<>(everywhere),
                                 (all, name) -> all.put(name, context.getVariable(name)),
                                 HashMap::putAll)));
     }
