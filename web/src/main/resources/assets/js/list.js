@@ -15,9 +15,13 @@ const CROWD = 48;
 /** So many rows are put into the page for one frame: more would make it late. */
 const ROWS_A_FRAME = 9;
 
-/** What is known of the list that is shown: how many lines each leaf has, and how high a line is. */
+/** What is known of the list that is shown: how many lines each leaf has, how high a line is, and where in the page it begins. */
 let sizes = [];
 let lineHeight = 0;
+let listTop = 0;
+
+/** What of the list that is shown is not in it yet: rows, and the room that is kept for them. */
+let held = { rows: [] };
 
 /** Counts the lists that were shown, so that a leaf of an earlier one is not put into a later one. */
 let shown = 0;
@@ -38,9 +42,8 @@ function heightOf(from, to) {
 
 function room(height) {
   const body = document.createElement("tbody");
-  const cell = body.insertRow().insertCell();
-  cell.colSpan = 9;
-  cell.style.height = `${Math.round(height)}px`;
+  body.insertRow().insertCell().colSpan = 9;
+  setHeight(body, height);
   return body;
 }
 
@@ -53,11 +56,8 @@ function gap(from, to, height = heightOf(from, to)) {
   return body;
 }
 
-/** Room for what of a leaf is not here yet: so many of its rows. */
-function rest(leaf, rows, all) {
-  const body = room((heightOf(leaf, leaf) * rows) / all);
-  body.dataset.leaf = leaf;
-  return body;
+function setHeight(body, height) {
+  body.rows[0].cells[0].style.height = `${Math.round(height)}px`;
 }
 
 function bodiesOf(leaf) {
@@ -105,47 +105,96 @@ function keepingStill(above, change) {
   );
 }
 
-function rowsOf(bodies) {
-  return bodies.reduce((rows, body) => rows + body.rows.length, 0);
+/** Takes rows out of their bodies, and these out of the page; each with the one that it belongs to. */
+function takenOut(bodies) {
+  return bodies.flatMap((body) => {
+    const rows = [...body.rows];
+    body.replaceChildren();
+    body.remove();
+    return rows.map((row) => ({ body, row }));
+  });
 }
 
-/** What of these is put in next, and what is left. */
-function piece(bodies) {
-  let count = 1;
-  while (
-    count < bodies.length &&
-    rowsOf(bodies.slice(0, count + 1)) <= ROWS_A_FRAME
-  ) {
-    count++;
+/** Puts rows back, their bodies before another. */
+function putIn(rows, before) {
+  for (const { body, row } of rows) {
+    if (!body.isConnected) {
+      before.before(body);
+    }
+    body.append(row);
   }
-  return [bodies.slice(0, count), bodies.slice(count)];
 }
 
-/** Puts a leaf into its gap, piece by piece. */
+/** Puts rows into the room that is kept for them, so many a frame; none where it is gone meanwhile. */
+async function putInByFrames(rows, hole, { rowHeight, above }) {
+  while (rows.length && hole.isConnected) {
+    keepingStill(above, () => {
+      putIn(rows.splice(0, ROWS_A_FRAME), hole);
+      setHeight(hole, rows.length * rowHeight);
+      if (!rows.length) {
+        hole.remove();
+      }
+    });
+    if (rows.length) {
+      await frameShown();
+    }
+  }
+}
+
+/** Puts a leaf into its gap. */
 async function fill(body, leaf, bodies) {
   const [from, to] = [Number(body.dataset.from), Number(body.dataset.to)];
   // What lies below a leaf that ends in the upper half of the window is what is read.
   const end = body.getBoundingClientRect().top + heightOf(from, leaf);
   const above = end <= window.innerHeight / 2;
-  const all = rowsOf(bodies);
-  const before = leaf > from ? [gap(from, leaf - 1)] : [];
-  const after = leaf < to ? [gap(leaf + 1, to)] : [];
-  let hole = body;
-  let later = bodies;
-  while (later.length && hole.isConnected) {
-    let now;
-    [now, later] = piece(later);
-    const left = later.length ? [rest(leaf, rowsOf(later), all)] : [];
-    const parts =
-      hole === body
-        ? [...before, ...now, ...left, ...after]
-        : [...now, ...left];
-    const place = hole;
-    keepingStill(above, () => place.replaceWith(...parts));
-    [hole] = left;
-    if (hole) {
-      await frameShown();
-    }
+  const rows = takenOut(bodies);
+  const rowHeight = heightOf(leaf, leaf) / rows.length;
+  const hole = room(heightOf(leaf, leaf));
+  hole.dataset.leaf = leaf;
+  body.replaceWith(
+    ...(leaf > from ? [gap(from, leaf - 1)] : []),
+    hole,
+    ...(leaf < to ? [gap(leaf + 1, to)] : []),
+  );
+  await putInByFrames(rows, hole, { rowHeight, above });
+}
+
+/** How many rows of a list that begins where the last one did are in sight. */
+function rowsInSight() {
+  const height = window.innerHeight + window.scrollY - listTop;
+  return Math.max(Math.ceil(height / lineHeight), ROWS_A_FRAME);
+}
+
+/** Takes out of a list that is about to be shown what will not be in sight: it comes after the first frame. */
+export function holdBack(part) {
+  const lines = part.querySelector("#lines");
+  if (!lines?.dataset.leaves || !lineHeight) {
+    return;
+  }
+  const rows = takenOut([...lines.tBodies]);
+  const hole = room(0);
+  hole.dataset.leaf = lines.dataset.leaf;
+  lines.append(hole);
+  putIn(rows.splice(0, rowsInSight()), hole);
+  setHeight(hole, rows.length * lineHeight);
+  if (!rows.length) {
+    hole.remove();
+  }
+  held = { rows, hole };
+}
+
+/** Brings what was held back, and then makes room for all other leaves, unless another list has come meanwhile. */
+async function showRest() {
+  const mine = held;
+  if (mine.rows.length) {
+    await putInByFrames(mine.rows, mine.hole, {
+      rowHeight: lineHeight,
+      above: false,
+    });
+    document.dispatchEvent(new Event("lines"));
+  }
+  if (mine === held) {
+    unroll();
   }
 }
 
@@ -258,7 +307,7 @@ async function fetchWhatIsNear() {
 }
 
 /** Makes room for every leaf before and after the one that is here. */
-export function unroll() {
+function unroll() {
   shown++;
   const lines = table();
   if (!lines?.dataset.leaves?.includes(",") || !lines.offsetHeight) {
@@ -270,6 +319,7 @@ export function unroll() {
   const { top } = bodies[0].getBoundingClientRect();
   lineHeight =
     (bodies.at(-1).getBoundingClientRect().bottom - top) / sizes[here - 1];
+  listTop = here === 1 ? top + window.scrollY : listTop;
   document.querySelector("#pages").hidden = true;
   if (here < sizes.length) {
     bodies.at(-1).after(gap(here + 1, sizes.length));
@@ -304,7 +354,7 @@ export function followList() {
   }
   // First the lines that are in sight, then the room for all others.
   afterTheFrame(unroll);
-  document.addEventListener("shown", () => afterTheFrame(unroll));
+  document.addEventListener("shown", () => afterTheFrame(showRest));
   let waiting = false;
   document.addEventListener(
     "scroll",

@@ -1,6 +1,7 @@
 // Shows another address of the same screen by changing only what differs, so that focus and scroll stay.
 import { nextTask } from "./frame.js";
 import { Idiomorph } from "./idiomorph.js";
+import { holdBack } from "./list.js";
 
 let asked = 0;
 let furthest = 0;
@@ -95,6 +96,12 @@ async function put(html, { address, shown, remember, mine }) {
     history.pushState({ changes: furthest }, "", remembered(shown));
   }
   document.title = fresh.title;
+  const anew = !document
+    .querySelector("#list")
+    ?.contains(document.activeElement);
+  if (anew) {
+    holdBack(replacement);
+  }
   Idiomorph.morph(part, replacement, {
     morphStyle: "outerHTML",
     // What is being typed stays; a link or a phrase that has the focus changes like any other.
@@ -102,7 +109,7 @@ async function put(html, { address, shown, remember, mine }) {
     callbacks: {
       // One list has little in common with another: to put the new one in its place is quicker than to compare them.
       beforeNodeMorphed: (old, fresh) => {
-        if (old.id === "list" && !old.contains(document.activeElement)) {
+        if (old.id === "list" && anew) {
           old.replaceWith(fresh);
           return false;
         }

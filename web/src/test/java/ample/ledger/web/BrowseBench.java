@@ -5,9 +5,12 @@ import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Page;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.atomic.AtomicLong;
+import java.util.function.Supplier;
+import java.util.stream.Stream;
 
 /**
  * Measures Browse in Chromium, of an application that runs: {@code ./ledger bench browse}. How long a change of the brief
@@ -111,7 +114,7 @@ public final class BrowseBench {
             changes(page, browse);
             System.out.println("meanwhile " + stolen.inWords());
             scrolling(page, browse);
-            page.close();
+            page.context().close();
             firstView(chromium.browser(), browse);
         }
     }
@@ -121,8 +124,7 @@ public final class BrowseBench {
     }
 
     private static Page open(Browser browser, String address) {
-        Page page = browser.newPage(new Browser.NewPageOptions().setViewportSize(1280, 800));
-        page.addInitScript(WATCH);
+        Page page = window(browser);
         page.navigate(address);
         page.waitForTimeout(500);
         return page;
@@ -167,29 +169,63 @@ public final class BrowseBench {
         }
     }
 
+    /**
+     * The first view of a student whose browser runs already, the tab empty and nothing of ours kept; the same in a window that
+     * is opened for it with all that belongs to a new visitor, whose drawing counts as well; and the view of one who was here before.
+     */
     private static void firstView(Browser browser, String address) {
-        List<Double> paints = new ArrayList<>();
-        double shift = 0;
-        for (int i = 0; i < FIRST_VIEWS; i++) {
-            Page page = anew(browser);
-            page.navigate(address);
-            page.waitForTimeout(1_000);
-            paints.add(((Number) page.evaluate("painted")).doubleValue());
-            shift = Math.max(shift, ((Number) page.evaluate("shift")).doubleValue());
+        System.out.println("first view: " + weight(window(browser), address));
+        Page tab = window(browser);
+        tab.navigate(address);
+        CDPSession network = tab.context().newCDPSession(tab);
+        paints("in a tab, nothing kept", () -> {
+            tab.navigate("about:blank");
+            network.send("Network.clearBrowserCache");
+            return firstView(tab, address);
+        });
+        paints("in a tab, by one who was here before", () -> {
+            tab.navigate("about:blank");
+            return firstView(tab, address);
+        });
+        tab.context().close();
+        paints("in a window opened for it", () -> {
+            Page page = window(browser);
+            FirstView view = firstView(page, address);
             page.context().close();
-        }
-        Collections.sort(paints);
-        System.out.printf(
-                Locale.ENGLISH,
-                "first view: %s; largest contentful paint, median %.0f ms of %d; greatest layout shift %.4f%n",
-                weight(anew(browser), address),
-                paints.get(paints.size() / 2),
-                FIRST_VIEWS,
-                shift);
+            return view;
+        });
     }
 
-    /** A page of a visitor who was never here. */
-    private static Page anew(Browser browser) {
+    /**
+     * @param paint the largest contentful paint, in milliseconds from the beginning of the visit
+     * @param shift of the layout, from 0
+     */
+    private record FirstView(double paint, double shift) {}
+
+    private static FirstView firstView(Page page, String address) {
+        page.navigate(address);
+        page.waitForTimeout(1_000);
+        return new FirstView(
+                ((Number) page.evaluate("painted")).doubleValue(), ((Number) page.evaluate("shift")).doubleValue());
+    }
+
+    private static void paints(String where, Supplier<FirstView> visit) {
+        List<FirstView> views = Stream.generate(visit)
+                .limit(FIRST_VIEWS)
+                .sorted(Comparator.comparingDouble(FirstView::paint))
+                .toList();
+        System.out.printf(
+                Locale.ENGLISH,
+                "largest contentful paint %s: median %.0f ms of %d, greatest %.0f; greatest layout shift %.4f%n",
+                where,
+                views.get(FIRST_VIEWS / 2).paint(),
+                FIRST_VIEWS,
+                views.get(FIRST_VIEWS - 1).paint(),
+                views.stream().mapToDouble(FirstView::shift).max().orElseThrow());
+    }
+
+    /** A window of a visitor who was never here. */
+    private static Page window(Browser browser) {
         Page page = browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800))
                 .newPage();
         page.addInitScript(WATCH);

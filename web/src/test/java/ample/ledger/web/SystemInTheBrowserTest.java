@@ -15,7 +15,9 @@ import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import java.time.Instant;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -108,6 +110,28 @@ class SystemInTheBrowserTest {
         page.evaluate("window.scrollTo(0, document.documentElement.scrollHeight / 2)");
         page.waitForCondition(() -> (boolean)
                 page.evaluate("document.elementFromPoint(700, 400).closest('.line, .course, .miss') !== null"));
+    }
+
+    /** Against the whole list on one page, which no script touches. */
+    @Test
+    void everyLineComesInItsPlaceAfterAChangeAndWhileScrolling(Tabs tabs, Ledger ledger) {
+        Page whole = tabs.open(new Browser.NewContextOptions().setJavaScriptEnabled(false));
+        whole.navigate(ledger.root() + "/quarter-autumn-2031/browse?whole=yes");
+        List<String> expected = whole.locator(".line .c-entry a").allTextContents();
+        assertThat(expected.size()).isGreaterThan(100);
+
+        Page page = tabs.open();
+        page.navigate(ledger.root() + "/quarter-autumn-2031/browse?kind=lecture");
+        page.locator("#account .strike").last().click();
+        assertThat(page.locator("#total")).containsText(expected.size() + " sections");
+        Set<String> seen = new LinkedHashSet<>();
+        page.waitForCondition(() -> {
+            seen.addAll(page.locator(".line .c-entry a").allTextContents());
+            page.evaluate("document.elementFromPoint(700, 400)?.closest('.line, .course') && window.scrollBy(0, 400)");
+            return seen.size() >= expected.size();
+        });
+
+        assertThat(List.copyOf(seen)).isEqualTo(expected);
     }
 
     @Test
