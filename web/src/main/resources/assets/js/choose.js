@@ -16,7 +16,7 @@ function tell() {
   if (!bar) {
     return;
   }
-  bar.hidden = chosen.size === 0;
+  bar.classList.toggle("some", chosen.size > 0);
   bar.querySelector("#chosen-count").textContent =
     chosen.size === 1 ? "1 line chosen" : `${chosen.size} lines chosen`;
   bar.querySelector("#copy-chosen").hidden = false;

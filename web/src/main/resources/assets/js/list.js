@@ -320,7 +320,7 @@ function unroll() {
   lineHeight =
     (bodies.at(-1).getBoundingClientRect().bottom - top) / sizes[here - 1];
   listTop = here === 1 ? top + window.scrollY : listTop;
-  document.querySelector("#pages").hidden = true;
+  lines.classList.add("unrolled");
   if (here < sizes.length) {
     bodies.at(-1).after(gap(here + 1, sizes.length));
   }

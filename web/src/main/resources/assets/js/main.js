@@ -2,7 +2,6 @@
 import { followBrief } from "./brief.js";
 import { followChoice } from "./choose.js";
 import { followFind } from "./find.js";
-import { foldAccountWhenNarrow } from "./fold.js";
 import { listenForKeys } from "./keys.js";
 import { followList } from "./list.js";
 import { followSeats } from "./live.js";
@@ -10,10 +9,10 @@ import { followLooks } from "./look.js";
 import { followPlan } from "./plan.js";
 import { followWeek } from "./week.js";
 
+document.documentElement.classList.remove("arriving");
 followBrief();
 followChoice();
 followFind();
-foldAccountWhenNarrow();
 followList();
 followLooks();
 followPlan();

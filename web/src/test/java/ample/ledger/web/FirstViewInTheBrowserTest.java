@@ -1,0 +1,125 @@
+package ample.ledger.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ample.ledger.web.InChromium.Tabs;
+import ample.ledger.web.RunningLedger.Ledger;
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.Page;
+import com.sun.net.httpserver.HttpExchange;
+import com.sun.net.httpserver.HttpServer;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.net.InetAddress;
+import java.net.InetSocketAddress;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse.BodyHandlers;
+import java.util.List;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** What is seen while a page is still arriving. */
+@ExtendWith({RunningLedger.class, InChromium.class})
+class FirstViewInTheBrowserTest {
+
+    private static final int PARTS = 9;
+
+    /** Notes what moves by itself (Layout Instability, a draft report of the W3C's community group), from where to where. */
+    private static final String WATCH = """
+            window.moved = [];
+            const at = (box) => `${box.x} ${box.y} ${box.width} ${box.height}`;
+            new PerformanceObserver((list) => list.getEntries().forEach((entry) => {
+              moved.push(`${entry.value}: ` + entry.sources.map((source) =>
+                `${source.node?.textContent.trim().slice(0, 60)}, ${at(source.previousRect)} to ${at(source.currentRect)}`));
+            })).observe({ type: "layout-shift", buffered: true });
+            """;
+
+    @ParameterizedTest
+    @CsvSource({"browse, 1280", "browse, 360", "browse?subject=tide&days=only:mon, 1280", "week, 360"})
+    void nothingMovesWhenAPageArrivesInTwoParts(String address, int width, Tabs tabs, Ledger ledger) throws Exception {
+        try (SlowWay way = new SlowWay(ledger.root())) {
+            Page page = tabs.open(new Browser.NewContextOptions().setViewportSize(width, 1000));
+            page.addInitScript(WATCH);
+            // Once for the styles and fonts: then what has been read is drawn while the rest is awaited.
+            page.navigate(way.root() + "/autumn-2031/" + address);
+            for (int part = 1; part < PARTS; part++) {
+                way.first = (double) part / PARTS;
+                page.navigate("about:blank");
+                page.navigate(way.root() + "/autumn-2031/" + address);
+                page.waitForTimeout(300);
+
+                assertThat((List<?>) page.evaluate("moved"))
+                        .as("what moved when %d of %d parts came first", part, PARTS)
+                        .isEmpty();
+            }
+        }
+    }
+
+    /** A way to the application on which the end of each page is late. */
+    private static final class SlowWay implements AutoCloseable {
+
+        /** How late, in milliseconds: some frames. */
+        private static final int LATE = 250;
+
+        private final URI application;
+        private final HttpClient client = HttpClient.newHttpClient();
+        private final HttpServer server;
+        private final ExecutorService threads = Executors.newCachedThreadPool();
+
+        /** The share of a page that comes first, from 0 to 1. */
+        private volatile double first = 1;
+
+        SlowWay(URI application) throws IOException {
+            this.application = application;
+            server = HttpServer.create(new InetSocketAddress(InetAddress.getLoopbackAddress(), 0), 0);
+            server.setExecutor(threads);
+            server.createContext("/", this::pass);
+            server.start();
+        }
+
+        String root() {
+            return "http://127.0.0.1:" + server.getAddress().getPort();
+        }
+
+        private void pass(HttpExchange exchange) throws IOException {
+            try (exchange) {
+                var request = HttpRequest.newBuilder(
+                                application.resolve(exchange.getRequestURI().toString()))
+                        .build();
+                var answer = client.send(request, BodyHandlers.ofInputStream());
+                String type = answer.headers().firstValue("Content-Type").orElse("text/plain");
+                exchange.getResponseHeaders().set("Content-Type", type);
+                answer.headers()
+                        .firstValue("Cache-Control")
+                        .ifPresent(cache -> exchange.getResponseHeaders().set("Cache-Control", cache));
+                exchange.sendResponseHeaders(answer.statusCode(), 0);
+                try (var body = answer.body();
+                        OutputStream out = exchange.getResponseBody()) {
+                    if (!type.startsWith("text/html")) {
+                        body.transferTo(out);
+                        return;
+                    }
+                    byte[] page = body.readAllBytes();
+                    int cut = (int) (page.length * first);
+                    out.write(page, 0, cut);
+                    out.flush();
+                    Thread.sleep(LATE);
+                    out.write(page, cut, page.length - cut);
+                }
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+            }
+        }
+
+        @Override
+        public void close() {
+            server.stop(0);
+            threads.shutdownNow();
+        }
+    }
+}
