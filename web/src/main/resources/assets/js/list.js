@@ -125,16 +125,19 @@ function putIn(rows, before) {
   }
 }
 
+/** Puts the next of `rows` before what is left of their hole; the last of them fill it. */
+function putInNext(rows, count, hole, rowHeight) {
+  putIn(rows.splice(0, count), hole);
+  setHeight(hole, rows.length * rowHeight);
+  if (!rows.length) {
+    hole.remove();
+  }
+}
+
 /** Puts rows into the room that is kept for them, so many a frame; none where it is gone meanwhile. */
 async function putInByFrames(rows, hole, { rowHeight, above }) {
   while (rows.length && hole.isConnected) {
-    keepingStill(above, () => {
-      putIn(rows.splice(0, ROWS_A_FRAME), hole);
-      setHeight(hole, rows.length * rowHeight);
-      if (!rows.length) {
-        hole.remove();
-      }
-    });
+    keepingStill(above, () => putInNext(rows, ROWS_A_FRAME, hole, rowHeight));
     if (rows.length) {
       await frameShown();
     }
@@ -175,11 +178,7 @@ export function holdBack(part) {
   const hole = room(0);
   hole.dataset.leaf = lines.dataset.leaf;
   lines.append(hole);
-  putIn(rows.splice(0, rowsInSight()), hole);
-  setHeight(hole, rows.length * lineHeight);
-  if (!rows.length) {
-    hole.remove();
-  }
+  putInNext(rows, rowsInSight(), hole, lineHeight);
   held = { rows, hole };
 }
 

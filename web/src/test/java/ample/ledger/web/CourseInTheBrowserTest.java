@@ -13,6 +13,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.time.Instant;
 import java.util.List;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 
@@ -77,5 +78,10 @@ class CourseInTheBrowserTest {
         page.locator(".offerings a").getByText("Autumn 2031").click();
         assertThat(page).hasURL(ledger.page("course/TIDE-390d"));
         assertThat(page.locator(".line").first()).isVisible();
+
+        page.navigate(ledger.root() + "/summer-2032/browse?number=tide:390d");
+        assertThat(page.locator("#not-offered"))
+                .hasText(Pattern.compile("TIDE 390d .+ is not offered in Summer 2032; "
+                        + "it was last in .+, Autumn 2031 \\([0-9]+ sections?\\)\\."));
     }
 }
