@@ -1,6 +1,6 @@
 // One long list: leaves that are not near the window are gaps of about their height. A leaf that comes near is fetched and put
 // into its gap; one that is far away becomes part of a gap again, so that a list of any length stays light.
-import { afterTheFrame, frameShown, nextTask } from "./frame.js";
+import { afterTheFrame, frameShown, leisure, nextTask } from "./frame.js";
 
 /**
  * How far from the window leaves are fetched, in pixels, and how far they are let go again: all that is in the page is painted
@@ -13,14 +13,13 @@ const FAR = 1200;
 const CROWD = 48;
 
 /** So many rows are put into the page for one frame: more would make it late. */
-const ROWS_A_FRAME = 9;
+const ROWS_A_FRAME = 7;
 
-/** What is known of the list that is shown: how many lines each leaf has, how high a line is, and where in the page it begins. */
+/** What is known of the list that is shown: how many lines each leaf has, and how high a line is. */
 let sizes = [];
 let lineHeight = 0;
-let listTop = 0;
 
-/** What of the list that is shown is not in it yet: rows, and the room that is kept for them. */
+/** What of the list that is shown is not in it yet: rows, and the room that is kept for them, so high for each. */
 let held = { rows: [] };
 
 /** Counts the lists that were shown, so that a leaf of an earlier one is not put into a later one. */
@@ -53,6 +52,14 @@ function gap(from, to, height = heightOf(from, to)) {
   body.className = "gap";
   body.dataset.from = from;
   body.dataset.to = to;
+  return body;
+}
+
+/** Room for rows of a leaf that are here, but not in the page yet. */
+function holeOf(leaf, height) {
+  const body = room(height);
+  body.className = "hole";
+  body.dataset.leaf = leaf;
   return body;
 }
 
@@ -126,20 +133,26 @@ function putIn(rows, before) {
 }
 
 /** Puts the next of `rows` before what is left of their hole; the last of them fill it. */
-function putInNext(rows, count, hole, rowHeight) {
-  putIn(rows.splice(0, count), hole);
+function putInNext(rows, hole, rowHeight) {
+  putIn(rows.splice(0, ROWS_A_FRAME), hole);
   setHeight(hole, rows.length * rowHeight);
   if (!rows.length) {
     hole.remove();
   }
 }
 
+function isInSight(body) {
+  const { top, bottom } = body.getBoundingClientRect();
+  return bottom > 0 && top < window.innerHeight;
+}
+
 /** Puts rows into the room that is kept for them, so many a frame; none where it is gone meanwhile. */
 async function putInByFrames(rows, hole, { rowHeight, above }) {
   while (rows.length && hole.isConnected) {
-    keepingStill(above, () => putInNext(rows, ROWS_A_FRAME, hole, rowHeight));
-    if (rows.length) {
-      await frameShown();
+    keepingStill(above, () => putInNext(rows, hole, rowHeight));
+    await frameShown();
+    if (!isInSight(hole)) {
+      await leisure();
     }
   }
 }
@@ -152,8 +165,7 @@ async function fill(body, leaf, bodies) {
   const above = end <= window.innerHeight / 2;
   const rows = takenOut(bodies);
   const rowHeight = heightOf(leaf, leaf) / rows.length;
-  const hole = room(heightOf(leaf, leaf));
-  hole.dataset.leaf = leaf;
+  const hole = holeOf(leaf, heightOf(leaf, leaf));
   body.replaceWith(
     ...(leaf > from ? [gap(from, leaf - 1)] : []),
     hole,
@@ -162,37 +174,47 @@ async function fill(body, leaf, bodies) {
   await putInByFrames(rows, hole, { rowHeight, above });
 }
 
-/** How many rows of a list that begins where the last one did are in sight. */
-function rowsInSight() {
-  const height = window.innerHeight + window.scrollY - listTop;
-  return Math.max(Math.ceil(height / lineHeight), ROWS_A_FRAME);
-}
-
-/** Takes out of a list that is about to be shown what will not be in sight: it comes after the first frame. */
-export function holdBack(part) {
+/** Takes out of a list that is about to be shown anew all that does not come with its first frame. */
+export function holdBack(part, anew) {
+  held = { rows: [] };
   const lines = part.querySelector("#lines");
-  if (!lines?.dataset.leaves || !lineHeight) {
+  if (!anew || !lines?.dataset.leaves || !lineHeight) {
     return;
   }
   const rows = takenOut([...lines.tBodies]);
-  const hole = room(0);
-  hole.dataset.leaf = lines.dataset.leaf;
+  const hole = holeOf(lines.dataset.leaf, 0);
   lines.append(hole);
-  putInNext(rows, rowsInSight(), hole, lineHeight);
-  held = { rows, hole };
+  // Not so low that a reader who has scrolled is moved before the rest comes.
+  const rowHeight = Math.max(
+    lineHeight,
+    window.innerHeight / Math.max(1, rows.length - ROWS_A_FRAME),
+  );
+  putInNext(rows, hole, rowHeight);
+  held = { rows, hole, rowHeight };
 }
 
-/** Brings what was held back, and then makes room for all other leaves, unless another list has come meanwhile. */
-async function showRest() {
+/** Brings, frame by frame, what was held back and is in sight; the others follow by themselves. */
+export async function showSight() {
   const mine = held;
-  if (mine.rows.length) {
-    await putInByFrames(mine.rows, mine.hole, {
-      rowHeight: lineHeight,
-      above: false,
-    });
-    document.dispatchEvent(new Event("lines"));
+  await frameShown();
+  while (mine.rows.length && isInSight(mine.hole)) {
+    putInNext(mine.rows, mine.hole, mine.rowHeight);
+    await frameShown();
   }
+  showRest(mine);
+}
+
+/** Brings what is not in sight, and then makes room for all other leaves, unless another list has come meanwhile. */
+async function showRest(mine) {
+  if (mine.rows.length) {
+    await leisure();
+  }
+  await putInByFrames(mine.rows, mine.hole, {
+    rowHeight: mine.rowHeight,
+    above: false,
+  });
   if (mine === held) {
+    document.dispatchEvent(new Event("lines"));
     unroll();
   }
 }
@@ -318,7 +340,6 @@ function unroll() {
   const { top } = bodies[0].getBoundingClientRect();
   lineHeight =
     (bodies.at(-1).getBoundingClientRect().bottom - top) / sizes[here - 1];
-  listTop = here === 1 ? top + window.scrollY : listTop;
   lines.classList.add("unrolled");
   if (here < sizes.length) {
     bodies.at(-1).after(gap(here + 1, sizes.length));
@@ -326,7 +347,7 @@ function unroll() {
   if (here > 1) {
     keepingStill(true, () => bodies[0].before(gap(1, here - 1)));
   }
-  afterTheFrame(fetchWhatIsNear);
+  leisure().then(fetchWhatIsNear);
 }
 
 function gapOf(leaf) {
@@ -353,7 +374,6 @@ export function followList() {
   }
   // First the lines that are in sight, then the room for all others.
   afterTheFrame(unroll);
-  document.addEventListener("shown", () => afterTheFrame(showRest));
   let waiting = false;
   document.addEventListener(
     "scroll",

@@ -6,10 +6,12 @@ import { listenForKeys } from "./keys.js";
 import { followList } from "./list.js";
 import { followSeats } from "./live.js";
 import { followLooks } from "./look.js";
+import { followAddress } from "./page.js";
 import { followPlan } from "./plan.js";
 import { followWeek } from "./week.js";
 
 document.documentElement.classList.remove("arriving");
+followAddress();
 followBrief();
 followChoice();
 followFind();

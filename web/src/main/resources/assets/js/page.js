@@ -1,22 +1,23 @@
 // Shows another address of the same screen by changing only what differs, so that focus and scroll stay.
-import { nextTask } from "./frame.js";
+import { first, nextTask } from "./frame.js";
 import { Idiomorph } from "./idiomorph.js";
-import { holdBack } from "./list.js";
+import { holdBack, showSight } from "./list.js";
 
 let asked = 0;
+
+/** How many changes were made since this page was loaded or came to from elsewhere, and how many can be done again. */
+let changes = history.state?.changes ?? 0;
 let furthest = 0;
 
-/** How many changes were made since this page was loaded or came to from elsewhere. */
-function changes() {
-  return history.state?.changes ?? 0;
-}
+/** Tells the browser the address and the title of what is shown, once. */
+let tell = () => {};
 
 export function canTakeBack() {
-  return changes() > 0;
+  return changes > 0;
 }
 
 export function canRedo() {
-  return changes() < furthest;
+  return changes < furthest;
 }
 
 /** Goes back to before the last change; stays where there is none to take back. */
@@ -52,7 +53,11 @@ function remembered(address) {
  * Fetches `address` and shows it. A newer call overtakes an older one. `editing` leaves the editor of that condition open.
  * When it is done, the event "shown" tells.
  */
-export async function show(address, { remember = true, editing } = {}) {
+export function show(address, options = {}) {
+  return first(fetchAndPut(address, options));
+}
+
+async function fetchAndPut(address, { remember = true, editing }) {
   const mine = ++asked;
   const wanted = editing ? withParameter(address, "edit", editing) : address;
   let response;
@@ -91,17 +96,22 @@ async function put(html, { address, shown, remember, mine }) {
   if (mine !== asked) {
     return;
   }
+  tell();
   if (remember) {
-    furthest = changes() + 1;
-    history.pushState({ changes: furthest }, "", remembered(shown));
+    furthest = ++changes;
   }
-  document.title = fresh.title;
+  const count = changes;
+  tell = () => {
+    tell = () => {};
+    if (remember) {
+      history.pushState({ changes: count }, "", remembered(shown));
+    }
+    document.title = fresh.title;
+  };
   const anew = !document
     .querySelector("#list")
     ?.contains(document.activeElement);
-  if (anew) {
-    holdBack(replacement);
-  }
+  holdBack(replacement, anew);
   Idiomorph.morph(part, replacement, {
     morphStyle: "outerHTML",
     // What is being typed stays; a link or a phrase that has the focus changes like any other.
@@ -131,4 +141,18 @@ async function put(html, { address, shown, remember, mine }) {
     where.replaceChildren(...freshWhere.childNodes);
   }
   document.dispatchEvent(new Event("shown"));
+  first(showSight().then(() => tell()));
+}
+
+/**
+ * An address keeps a browser busy, which has better to do until what the reader waits for is shown; but whoever acts before acts
+ * at the new address.
+ */
+export function followAddress() {
+  for (const act of ["pointerdown", "keydown", "click"]) {
+    document.addEventListener(act, () => tell(), { capture: true });
+  }
+  window.addEventListener("popstate", ({ state }) => {
+    changes = state?.changes ?? 0;
+  });
 }
