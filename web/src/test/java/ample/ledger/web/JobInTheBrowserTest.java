@@ -38,10 +38,10 @@ class JobInTheBrowserTest {
         page.getByLabel("Not after").press("Enter");
         assertThat(phrase(page, "between 9:00 and 15:30")).isVisible();
 
-        assertThat(page.url()).isEqualTo(ledger.page("browse?" + BRIEF));
+        assertThat(page).hasURL(ledger.page("browse?" + BRIEF));
         readAccountAndSheet(page);
         page.goBack();
-        assertThat(page.url()).isEqualTo(ledger.page("browse?" + BRIEF));
+        assertThat(page).hasURL(ledger.page("browse?" + BRIEF));
         assertThat(phrase(page, "between 9:00 and 15:30")).isVisible();
     }
 
@@ -70,6 +70,28 @@ class JobInTheBrowserTest {
     }
 
     @Test
+    void whoActsBeforeTheAddressIsToldActsAtTheNewOne(Tabs tabs, Ledger ledger) {
+        Page page = tabs.open();
+        page.navigate(ledger.page("browse?at=tidewall"));
+        page.evaluate("""
+                document.addEventListener("shown", () => {
+                  window.before = location.search;
+                  document.body.dispatchEvent(new KeyboardEvent("keydown", { key: "Shift", bubbles: true }));
+                  window.then = location.search;
+                }, { once: true })
+                """);
+        page.getByText("Start over").click();
+        page.waitForCondition(() -> (boolean) page.evaluate("window.then !== undefined"));
+
+        assertThat(page.evaluate("[window.before, window.then]")).isEqualTo(List.of("?at=tidewall", ""));
+        // Were it told a second time, going back would not lead there.
+        page.waitForTimeout(200);
+        page.goBack();
+        assertThat(page).hasURL(ledger.page("browse?at=tidewall"));
+        assertThat(phrase(page, "Tidewall")).isVisible();
+    }
+
+    @Test
     void aChangeOfTheBriefKeepsFocusEditorAndScroll(Tabs tabs, Ledger ledger) {
         Page page = tabs.open();
         page.navigate(ledger.page("browse"));
@@ -77,6 +99,8 @@ class JobInTheBrowserTest {
         phrase(page, "any subject").click();
         Locator glaciology = page.getByLabel("GLAC Glaciology");
         glaciology.focus();
+        page.waitForCondition(
+                () -> (boolean) page.evaluate("document.documentElement.scrollHeight > window.innerHeight + 40"));
         page.evaluate("window.scrollTo(0, 40)");
 
         glaciology.press("Space");
