@@ -14,7 +14,9 @@ import java.time.Duration;
 import java.util.Base64;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
@@ -91,14 +93,23 @@ public class Keeping {
 
     /** Changes the plans, whatever they are meanwhile. */
     public PlanBook changePlans(HttpServletRequest request, UnaryOperator<PlanBook> change) {
-        for (int tries = 0; tries < MOST_TRIES; tries++) {
+        return insisting(() -> {
             Optional<PlanBook> after = keep(request, of(request).plans(), change);
-            if (after.isPresent()) {
-                return after.get();
+            if (after.isEmpty()) {
+                request.removeAttribute(OF_THIS_REQUEST);
             }
-            request.removeAttribute(OF_THIS_REQUEST);
-        }
-        throw new IllegalStateException("The plans of one student were changed all the time by somebody else");
+            return after;
+        });
+    }
+
+    /** Tries again while another change of the same student's plans comes first. */
+    private static PlanBook insisting(Supplier<Optional<PlanBook>> attempt) {
+        return Stream.generate(attempt)
+                .limit(MOST_TRIES)
+                .flatMap(Optional::stream)
+                .findFirst()
+                .orElseThrow(() -> new IllegalStateException(
+                        "The plans of one student were changed all the time by somebody else"));
     }
 
     /**
@@ -167,17 +178,16 @@ public class Keeping {
                 .toList();
     }
 
-    /** Gives the plans that a guest has made to the student as whom they just signed in. */
+    /** Gives the plans that a guest has made to the student as whom they just signed in; the guest's stay where that fails. */
     public void adopt(HttpServletRequest request, String student) {
         InSession guest = inSession(request);
         if (!guest.book().isEmpty()) {
             PlanBook brought = PlanJson.readBook(guest.book());
-            boolean kept = false;
-            for (int tries = 0; !kept && tries < MOST_TRIES; tries++) {
+            insisting(() -> {
                 PlanBook before = ofStudent(student);
                 PlanBook after = before.adopting(brought);
-                kept = after == before || keep(student, before, after);
-            }
+                return Optional.of(after).filter(it -> it == before || keep(student, before, it));
+            });
         }
         if (!guest.secret().isEmpty()) {
             plans.handOver(guest(guest.secret()), student);
