@@ -4,6 +4,7 @@ import ample.ledger.core.calendar.ClockStyle;
 import ample.ledger.core.edition.Edition;
 import ample.ledger.core.edition.SectionChange;
 import ample.ledger.core.schedule.EntryNumber;
+import ample.ledger.core.schedule.Place;
 import ample.ledger.core.schedule.Section;
 import ample.ledger.web.term.Terms.PostedTerm;
 import ample.ledger.web.words.Words;
@@ -59,8 +60,18 @@ public final class ChangeWords {
                                         .map(timing -> Words.when(timing, clock))
                                         .collect(Collectors.joining("; ")));
             case SPAN -> before(change, before -> before.span().name());
-            case PLACE -> before(change, Words::where);
-            case PEOPLE -> before(change, Words::who);
+            case PLACE ->
+                before(
+                        change,
+                        before -> before.meetings().stream()
+                                        .allMatch(meeting -> meeting.place() instanceof Place.ToBeAnnounced)
+                                ? "at no announced place"
+                                : Words.where(before));
+            case PEOPLE ->
+                before(
+                        change,
+                        before ->
+                                before.instructors().isEmpty() ? "without an announced instructor" : Words.who(before));
         };
     }
 

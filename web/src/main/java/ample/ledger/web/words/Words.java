@@ -18,6 +18,7 @@ import java.time.format.DateTimeFormatter;
 import java.time.temporal.TemporalAccessor;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.stream.Collectors;
 
 /** What is shown, in words and figures. A number always has its unit. */
@@ -129,23 +130,21 @@ public final class Words {
         return rest == 0 ? number(hours) + " h" : number(hours) + " h " + rest + " min";
     }
 
-    /** The different places of a section's regular meetings, and its campus: "Sluice Hall 204, Tidewall". */
+    /** The different places of a section's regular meetings, and its campus: "Sluice Hall 204, Tidewall; online". */
     public static String where(Section section) {
         List<Meeting> regular = section.meetings().stream()
                 .filter(meeting -> !(meeting.timing() instanceof Timing.Once))
                 .toList();
-        List<Meeting> shown = regular.isEmpty() ? section.meetings() : regular;
-        String places = shown.stream()
-                .map(meeting -> meeting.place().inWords())
-                .distinct()
-                .collect(Collectors.joining("; "));
-        boolean onlyOnline = shown.stream().allMatch(meeting -> meeting.place() instanceof Place.Online);
-        if (places.isEmpty()) {
-            return "Place to be announced, " + section.campus().name();
+        Map<Boolean, List<Place>> shown = (regular.isEmpty() ? section.meetings() : regular)
+                .stream().map(Meeting::place).collect(Collectors.partitioningBy(Place.Online.class::isInstance));
+        boolean online = !shown.get(true).isEmpty();
+        if (online && shown.get(false).isEmpty()) {
+            return "Online";
         }
-        return onlyOnline
-                ? places
-                : capitalised(places) + ", " + section.campus().name();
+        String places = shown.get(false).stream().map(Place::inWords).distinct().collect(Collectors.joining("; "));
+        return (places.isEmpty() ? "Place to be announced" : capitalised(places))
+                + ", " + section.campus().name()
+                + (online ? "; online" : "");
     }
 
     /** "Okonjo-Reyes, Brimsole", or "Instructor to be announced". */
