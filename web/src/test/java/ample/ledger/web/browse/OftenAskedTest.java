@@ -1,0 +1,95 @@
+package ample.ledger.web.browse;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ample.ledger.core.browse.Brief;
+import ample.ledger.core.browse.BriefAddress;
+import ample.ledger.core.browse.Condition;
+import ample.ledger.core.browse.Condition.Topic;
+import ample.ledger.core.browse.QuickFind;
+import ample.ledger.core.browse.SetCondition.Closed;
+import ample.ledger.core.browse.SetCondition.Dates;
+import ample.ledger.core.browse.TermIndex;
+import ample.ledger.core.calendar.Days;
+import ample.ledger.core.calendar.WeekHours;
+import ample.ledger.core.edition.Edition;
+import ample.ledger.core.fixtures.Schedules;
+import ample.ledger.core.requirement.CourseGraph;
+import ample.ledger.web.term.Place;
+import ample.ledger.web.term.Terms.PostedTerm;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** What the editors offer ready made. */
+class OftenAskedTest {
+
+    private static final TermIndex INDEX = Schedules.kernelIndex();
+    private static final Place PLACE = new Place(
+            "autumn-2031",
+            "Autumn 2031",
+            List.of(new PostedTerm(
+                    new Edition(1, "halvermere", "autumn-2031", 1, Instant.EPOCH, "", ""),
+                    INDEX,
+                    new CourseGraph(List.of()),
+                    Optional.empty())),
+            INDEX.vocabulary(),
+            new QuickFind(INDEX),
+            Days.ALL);
+
+    /** An offer is a link: what the address says must be read as what was offered. */
+    @ParameterizedTest
+    @EnumSource
+    void everyOfferIsOfItsTopicOnceAndComesBackFromItsAddress(Topic topic) {
+        List<Condition> offers = OftenAsked.about(topic, PLACE, Brief.EVERYTHING);
+
+        assertThat(offers).doesNotHaveDuplicates().allSatisfy(offer -> {
+            Brief brief = Brief.EVERYTHING.with(offer);
+            assertThat(offer.topic()).isEqualTo(topic);
+            assertThat(read(brief.parameters())).isEqualTo(brief);
+            assertThat(INDEX.find(brief).size())
+                    .isLessThanOrEqualTo(INDEX.find(Brief.EVERYTHING).size());
+        });
+    }
+
+    @Test
+    void datesAreThoseOfSpansThatArePosted() {
+        LocalDate first = INDEX.schedule().term().dates().first();
+
+        assertThat(OftenAsked.about(Topic.DATES, PLACE, Brief.EVERYTHING))
+                .isNotEmpty()
+                .allSatisfy(offer -> {
+                    assertThat(INDEX.find(Brief.EVERYTHING.with(offer)).size()).isPositive();
+                    assertThat(((Dates) offer).startsFrom().filter(day -> !day.isAfter(first)))
+                            .as("on which everything begins")
+                            .isEmpty();
+                });
+    }
+
+    @Test
+    void whatIsClosedAlreadyStaysClosedAndIsNotOfferedAgain() {
+        Brief fridayOff = Brief.EVERYTHING.with(new Closed(WeekHours.parse("fri")
+                .orElseThrow()
+                .plus(WeekHours.parse("tue:9-10").orElseThrow())));
+        WeekHours closed = fridayOff.condition(Closed.class).orElseThrow().hours();
+
+        List<Condition> offers = OftenAsked.about(Topic.CLOSED, PLACE, fridayOff);
+
+        assertThat(offers).isNotEmpty().allSatisfy(offer -> {
+            WeekHours offered = ((Closed) offer).hours();
+            assertThat(offered.and(closed)).isEqualTo(closed);
+        });
+    }
+
+    private static Brief read(Map<String, String> written) {
+        Map<String, List<String>> parameters = new LinkedHashMap<>();
+        written.forEach((parameter, value) -> parameters.put(parameter, List.of(value)));
+        return BriefAddress.read(parameters, INDEX.vocabulary()).brief();
+    }
+}
