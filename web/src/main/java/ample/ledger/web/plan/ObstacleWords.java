@@ -197,10 +197,9 @@ final class ObstacleWords {
                             other.home().name());
         }
         if (obstacle instanceof Obstacle.OtherCalendar other) {
-            return "%s runs by %s, %s: %s."
+            return "%s runs by another calendar, %s: %s."
                     .formatted(
                             other.attendance(),
-                            "another calendar",
                             other.attendance().term().name(),
                             Words.dates(other.attendance().section().span().dates()));
         }
@@ -248,9 +247,7 @@ final class ObstacleWords {
                         Words.count(travel.way().minutes(), "minute"),
                         "by " + travel.way().means(),
                         travel.minutes() == 0 ? "none" : String.valueOf(travel.minutes()),
-                        travel.dates().size() == 1
-                                ? "once"
-                                : Words.number(travel.dates().size()) + " times",
+                        Words.times(travel.dates().size()),
                         Words.date(travel.dates().first()))
                 .replace("by on foot", "on foot");
     }

@@ -110,7 +110,7 @@ record WeaveWords(ClockStyle clock) {
         if (wish instanceof Wish.TaughtBy by) {
             return "not all with " + by.name();
         }
-        String times = Words.count((int) Math.max(1, Math.round(measure.points() / Wish.ONE_TIME)), "time");
+        String times = Words.times((int) Math.max(1, Math.round(measure.points() / Wish.ONE_TIME)));
         return switch ((Wish.Plain) wish) {
             case FEW_GAPS -> Words.duration((int) points) + " of gaps a week";
             case ONE_CAMPUS -> "campus changed " + times + " a week";

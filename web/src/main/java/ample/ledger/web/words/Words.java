@@ -154,6 +154,11 @@ public final class Words {
                 : section.instructors().stream().map(Instructor::name).collect(Collectors.joining(", "));
     }
 
+    /** "once", "14 times". */
+    public static String times(int count) {
+        return count == 1 ? "once" : count(count, "time");
+    }
+
     /** "15 wk" for the whole term, otherwise with the span's name: "First half, 7 wk"; number and unit stay together. */
     public static String runs(Span span, Term term) {
         String weeks = span.dates().weeks() + "\u00a0wk";
