@@ -11,10 +11,17 @@ import ample.ledger.core.calendar.ClockStyle;
 import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.core.fixtures.SectionBuilder;
 import ample.ledger.core.plan.BusyTime;
+import ample.ledger.core.plan.FullSection;
 import ample.ledger.core.plan.Obstacles;
+import ample.ledger.core.plan.Pick;
+import ample.ledger.core.plan.Plan;
 import ample.ledger.core.plan.PlannedWeek;
+import ample.ledger.core.plan.PostedSchedules;
+import ample.ledger.core.plan.Standing;
 import ample.ledger.core.reading.SeatAccount;
+import ample.ledger.core.schedule.Schedule;
 import ample.ledger.web.plan.WeekPage.Trouble;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -84,13 +91,66 @@ class ObstacleWordsTest {
         assertThat(clash.none()).isEmpty();
     }
 
+    @Test
+    void examsOfOneDayAndExamsAtTheTimeOfAClassAreSaid() {
+        LocalDate day = LocalDate.of(2031, 12, 15);
+        Schedule schedule = Schedules.of(
+                SectionBuilder.section("TIDE 101")
+                        .entry("41001")
+                        .exam(day, "9:00-11:00")
+                        .build(),
+                SectionBuilder.section("TIDE 102")
+                        .entry("41002")
+                        .exam(day, "13:00-15:00")
+                        .build(),
+                SectionBuilder.section("TIDE 103")
+                        .entry("41003")
+                        .meets("Mon", "14:00-15:30")
+                        .build());
+        PostedSchedules posted = new PostedSchedules(List.of(schedule));
+        Plan all = Plan.empty("1", "autumn-2031", "Plan A")
+                .adding(schedule.sections().stream()
+                        .map(section -> new Pick("autumn-2031", section.entry(), Standing.TAKEN))
+                        .toList());
+
+        assertThat(troubles(
+                        PlannedWeek.of(all, List.of(), posted),
+                        new Obstacles.Student("", schedule.term(), Optional.empty())))
+                .extracting(Trouble::words)
+                .containsExactly(
+                        "An exam: TIDE 102 T1 and TIDE 103 T1 are held at the same time: 60 minutes shared, once, on Mon 15 Dec.",
+                        "Two exams on Mon 15 Dec: TIDE 101 T1 at 9:00, TIDE 102 T1 at 13:00.");
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "0 | TIDE 110 T2 has no seat open. Select it to wait for one.",
+                "1 | TIDE 110 T2 has no seat open, and one person waits. Select it to wait for one.",
+                "7 | TIDE 110 T2 has no seat open, and 7 people wait. Select it to wait for one."
+            })
+    void aFullSectionSaysHowManyWait(int waiting, String sentence) {
+        PlannedWeek week = week("TIDE 110 T2");
+        FullSection full =
+                new FullSection(week.taken().get(0), new SeatAccount(20, 20, List.of(), 0, waiting, 10), List.of());
+
+        Trouble trouble = words(week).trouble(full);
+
+        assertThat(trouble.words()).isEqualTo(sentence);
+        assertThat(trouble.none()).isEqualTo("No other section of its course that fits has a seat.");
+    }
+
     private static List<Trouble> troubles(PlannedWeek week, Obstacles.Student student) {
-        WeekAsk ask = WeekAsk.of("autumn-2031", new LinkedMultiValueMap<>());
-        ObstacleWords words = new ObstacleWords(
+        ObstacleWords words = words(week);
+        return Obstacles.of(week, student).stream().map(words::trouble).toList();
+    }
+
+    private static ObstacleWords words(PlannedWeek week) {
+        return new ObstacleWords(
                 week,
-                ask,
+                WeekAsk.of("autumn-2031", new LinkedMultiValueMap<>()),
                 ClockStyle.HOURS_24,
                 attendance -> SeatAccount.of(attendance.section().pool(), Schedules.TODAY));
-        return Obstacles.of(week, student).stream().map(words::trouble).toList();
     }
 }
