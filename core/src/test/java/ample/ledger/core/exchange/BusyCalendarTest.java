@@ -15,6 +15,7 @@ import java.time.ZoneId;
 import java.time.ZonedDateTime;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
@@ -160,23 +161,72 @@ class BusyCalendarTest {
                 "UNTIL=tomorrow"
             })
     void rulesWithoutEndOrSenseEnd(String rule) {
-        String file = String.join(
-                "\r\n",
-                "BEGIN:VCALENDAR",
-                "VERSION:2.0",
-                "PRODID:x",
-                "BEGIN:VEVENT",
-                "UID:1",
-                "DTSTART:00010101T000000Z",
-                "DTEND:00010101T010000Z",
-                "RRULE:" + rule,
-                "END:VEVENT",
-                "END:VCALENDAR",
-                "");
+        String file = calendar(event("DTSTART:00010101T000000Z", "DTEND:00010101T010000Z", "RRULE:" + rule));
 
         Assertions.assertTimeoutPreemptively(
                 Duration.ofSeconds(20),
                 () -> BusyCalendar.read(file, LISBON, AUTUMN).orElseThrow());
+    }
+
+    /** RFC 5545, sections 3.6.1 (a duration instead of an end), 3.8.2.7 (transparent) and 3.8.1.11 (cancelled). */
+    @Test
+    void onlyWhatTakesTimeIsBusyHoweverItsLengthIsSaid() {
+        BusyCalendar.Reading reading = read(
+                event("DTSTART:20310910T090000", "DURATION:PT1H30M", "SUMMARY:Rehearsal"),
+                event("DTSTART:20310911T090000", "DTEND:20310911T100000", "SUMMARY:  "),
+                event("DTSTART:20310912T090000", "DTEND:20310912T100000", "TRANSP:TRANSPARENT"),
+                event("DTSTART:20310912T110000", "DTEND:20310912T120000", "STATUS:CANCELLED"),
+                event("DTSTART:20310912T130000", "SUMMARY:A mark, and no time"),
+                event("DTSTART:20310912T150000", "DTEND:20310912T140000", "SUMMARY:Backward"),
+                event("DTSTART:20310912T160000", "DURATION:-PT1H", "SUMMARY:Backward too"),
+                event("SUMMARY:Some day"));
+
+        assertThat(reading.busy())
+                .containsExactly(
+                        new BusyTime(
+                                "Rehearsal", new Timing.Once(LocalDate.of(2031, 9, 10), TimeRange.of("9:00", "10:30"))),
+                        new BusyTime(
+                                "Busy", new Timing.Once(LocalDate.of(2031, 9, 11), TimeRange.of("9:00", "10:00"))));
+        assertThat(reading.outside())
+                .as("without a length there is nothing to be busy")
+                .isEqualTo(3);
+        assertThat(reading.allDay()).isZero();
+    }
+
+    @Test
+    void ofSeveralCalendarsInOneFileAllAreRead() {
+        String first = calendar(event("DTSTART:20310910T090000", "DTEND:20310910T100000", "SUMMARY:Work"));
+        String second = calendar(event("DTSTART:20310911T090000Z", "DTEND:20310911T100000Z", "SUMMARY:Choir"));
+
+        assertThat(BusyCalendar.read(first + second, LISBON, AUTUMN)
+                        .orElseThrow()
+                        .busy())
+                .extracting(BusyTime::label)
+                .containsExactlyInAnyOrder("Work", "Choir");
+    }
+
+    @Test
+    void timesWithoutAZoneAreOnTheReadersClock() {
+        String floating = calendar(event("DTSTART:20310911T090000", "DTEND:20310911T100000", "SUMMARY:Choir"));
+
+        for (ZoneId zone : List.of(LISBON, ZoneId.of("Asia/Tokyo"))) {
+            assertThat(BusyCalendar.read(floating, zone, AUTUMN).orElseThrow().busy())
+                    .extracting(BusyTime::timing)
+                    .containsExactly(new Timing.Once(LocalDate.of(2031, 9, 11), TimeRange.of("9:00", "10:00")));
+        }
+    }
+
+    private static String event(String... lines) {
+        return "BEGIN:VEVENT\r\nUID:" + Objects.hash((Object[]) lines) + "\r\n" + String.join("\r\n", lines)
+                + "\r\nEND:VEVENT\r\n";
+    }
+
+    private static String calendar(String... events) {
+        return "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:x\r\n" + String.join("", events) + "END:VCALENDAR\r\n";
+    }
+
+    private static BusyCalendar.Reading read(String... events) {
+        return BusyCalendar.read(calendar(events), LISBON, AUTUMN).orElseThrow();
     }
 
     @Test
