@@ -74,9 +74,14 @@ public sealed interface Condition permits CourseCondition, SectionCondition, Set
      */
     record Phrase(String lead, String text) {
 
+        /** The clause with what leads to it: "at Tidewall or Upper Fell". */
+        public String whole() {
+            return lead.isEmpty() ? text : lead + " " + text;
+        }
+
         /** The clause standing alone, with a capital: "At Tidewall or Upper Fell". */
         public String standingAlone() {
-            String whole = lead.isEmpty() ? text : lead + " " + text;
+            String whole = whole();
             return Character.toUpperCase(whole.charAt(0)) + whole.substring(1);
         }
     }

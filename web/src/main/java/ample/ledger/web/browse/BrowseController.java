@@ -188,7 +188,7 @@ class BrowseController {
         }
         Wording wording = preferences.wording(before.vocabulary());
         String dropped = change.dropped().stream()
-                .map(condition -> "“" + condition.phrase(wording).standingAlone() + "”")
+                .map(condition -> Words.quoted(condition.phrase(wording).standingAlone()))
                 .collect(Collectors.joining(", "));
         return List.of("Taken along from %s: %s. Dropped, since it makes no sense here: %s."
                 .formatted(

@@ -195,8 +195,7 @@ final class BrowsePages {
     }
 
     private String quoted(Condition condition) {
-        Condition.Phrase phrase = condition.phrase(wording);
-        return "“" + (phrase.lead().isEmpty() ? "" : phrase.lead() + " ") + phrase.text() + "”";
+        return Words.quoted(condition.phrase(wording).whole());
     }
 
     private List<Choice> orders() {

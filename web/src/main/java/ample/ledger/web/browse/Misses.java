@@ -11,6 +11,7 @@ import ample.ledger.web.browse.BrowsePage.Missing;
 import ample.ledger.web.browse.BrowsePage.Remedy;
 import ample.ledger.web.term.Addresses;
 import ample.ledger.web.term.Terms.PostedTerm;
+import ample.ledger.web.words.Words;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -88,12 +89,11 @@ final class Misses {
         return miss.remedy()
                 .about(miss.condition().topic())
                 .map(condition -> "Ask instead: " + said(condition))
-                .orElseGet(() -> "Drop “" + said(miss.condition()) + "”");
+                .orElseGet(() -> "Drop " + Words.quoted(said(miss.condition())));
     }
 
     private String said(Condition condition) {
-        Condition.Phrase phrase = condition.phrase(wording);
-        return (phrase.lead() + " " + phrase.text()).strip();
+        return condition.phrase(wording).whole();
     }
 
     List<Miss> under(PostedTerm posted, Course course) {

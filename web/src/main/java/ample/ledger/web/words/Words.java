@@ -154,6 +154,11 @@ public final class Words {
                 : section.instructors().stream().map(Instructor::name).collect(Collectors.joining(", "));
     }
 
+    /** In quotation marks; those within become single ones. */
+    public static String quoted(String words) {
+        return "“" + words.replace('“', '‘').replace('”', '’') + "”";
+    }
+
     /** "once", "14 times". */
     public static String times(int count) {
         return count == 1 ? "once" : count(count, "time");

@@ -92,4 +92,11 @@ class WordsTest {
         assertThat(Words.where(section("CART 395").build())).isEqualTo("Place to be announced, Tidewall");
         assertThat(Words.who(section)).isEqualTo("Instructor to be announced");
     }
+
+    @Test
+    void aCountIsOnceAndAQuotationWithinAnotherHasSingleMarks() {
+        assertThat(Words.times(1)).isEqualTo("once");
+        assertThat(Words.times(14)).isEqualTo("14 times");
+        assertThat(Words.quoted("about “tide”")).isEqualTo("“about ‘tide’”");
+    }
 }
