@@ -78,7 +78,11 @@ public record PlanBook(long version, List<Plan> plans, Map<String, String> looke
     }
 
     private PlanBook begun(Plan plan) {
-        return ofSeason(plan.season()).size() < MOST_PLANS ? putting("“" + plan.name() + "” begun", plan) : this;
+        return ofSeason(plan.season()).size() < MOST_PLANS ? putting(plan) : this;
+    }
+
+    private PlanBook putting(Plan plan) {
+        return putting("“" + plan.name() + "” begun", plan);
     }
 
     /** With this plan, instead of the one of its season and id or as a new one, looked at from now on. */
@@ -143,14 +147,17 @@ public record PlanBook(long version, List<Plan> plans, Map<String, String> looke
         return new PlanBook(version + 1, undone.plans, undone.looked, past.subList(0, past.size() - 1));
     }
 
-    /** With the plans of a guest beside those it has; what is in it already, word for word, is not taken over twice. */
+    /**
+     * With the plans of a guest beside those it has, however many these are; what is in it already, word for word, is not taken
+     * over twice.
+     */
     public PlanBook adopting(PlanBook guest) {
         PlanBook book = this;
         for (Plan plan : guest.plans) {
             boolean known = book.ofSeason(plan.season()).stream()
                     .anyMatch(own -> own.copy(plan.id(), plan.name()).equals(plan));
             if (!known) {
-                book = book.begun(plan.copy(book.nextId(plan.season()), book.freeName(plan)));
+                book = book.putting(plan.copy(book.nextId(plan.season()), book.freeName(plan)));
             }
         }
         return book;

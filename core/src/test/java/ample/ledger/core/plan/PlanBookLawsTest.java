@@ -14,6 +14,7 @@ import java.util.stream.Stream;
 import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
 import net.jqwik.api.Combinators;
+import net.jqwik.api.Example;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.Provide;
@@ -99,8 +100,27 @@ class PlanBookLawsTest {
         PlanBook both = student.adopting(guest);
 
         assertThat(both.plans()).containsAll(student.plans());
+        assertThat(both.plans())
+                .map(PlanBookLawsTest::held)
+                .containsAll(guest.plans().stream().map(PlanBookLawsTest::held).toList());
         assertThat(both.adopting(guest)).isSameAs(both);
         assertThat(both.ofSeason(SEASON)).extracting(Plan::id).doesNotHaveDuplicates();
+    }
+
+    @Example
+    void noPlanOfAGuestIsLostToAStudentWhoHasEnough() {
+        PlanBook student = PlanBook.EMPTY;
+        for (int i = 0; i < PlanBook.MOST_PLANS; i++) {
+            student = student.beginning(SEASON, "Plan " + i);
+        }
+        PlanBook guest = PlanBook.EMPTY.changing(SEASON, "noted", plan -> plan.noted("made as a guest"));
+
+        assertThat(student.adopting(guest).current(SEASON).notes()).isEqualTo("made as a guest");
+    }
+
+    /** What is in a plan, whatever it is called. */
+    private static Plan held(Plan plan) {
+        return plan.copy("", "x");
     }
 
     private static PlanBook after(List<Act> acts) {
