@@ -84,10 +84,10 @@ class TermsTest {
         terms.compareEditions();
 
         ChangeWords words = new ChangeWords(terms.get("autumn-2031"), ClockStyle.HOURS_24);
-        assertThat(words.of(taught.entry())).isEqualTo("was Instructor to be announced");
+        assertThat(words.of(taught.entry())).isEqualTo("was without an announced instructor");
         assertThat(words.ofAllEditions(taught.entry()))
                 .containsExactly(
-                        "Edition 3, Tue 17 Jun, 20:00: was Instructor to be announced",
+                        "Edition 3, Tue 17 Jun, 20:00: was without an announced instructor",
                         "Edition 2, Tue 17 Jun, 20:00: was Mon 9:30–10:50");
         verify(editions, times(1)).schedule(edition(1));
     }
