@@ -3,6 +3,7 @@ package ample.ledger.core.plan;
 import static ample.ledger.core.plan.PlansOfTheKernel.ANYBODY;
 import static ample.ledger.core.plan.PlansOfTheKernel.KERNEL;
 import static ample.ledger.core.plan.PlansOfTheKernel.attendance;
+import static ample.ledger.core.plan.PlansOfTheKernel.exam;
 import static ample.ledger.core.plan.PlansOfTheKernel.obstacles;
 import static ample.ledger.core.plan.PlansOfTheKernel.plan;
 import static ample.ledger.core.plan.PlansOfTheKernel.week;
@@ -170,25 +171,16 @@ class ObstaclesTest {
     void examsOfADayAreCountedAndOtherCampusesTold() {
         LocalDate day = LocalDate.of(2031, 12, 15);
         Section[] three = {
-            SectionBuilder.section("TIDE 101")
-                    .entry("41001")
-                    .exam(day, "9:00-11:00")
-                    .build(),
-            SectionBuilder.section("TIDE 102")
-                    .entry("41002")
-                    .exam(day, "13:00-15:00")
-                    .build(),
-            SectionBuilder.section("TIDE 103")
-                    .entry("41003")
-                    .exam(day, "16:00-18:00")
-                    .build()
+            exam("TIDE 101", "41001", day, "9:00-11:00"),
+            exam("TIDE 102", "41002", day, "13:00-15:00"),
+            exam("TIDE 103", "41003", day, "16:00-18:00")
         };
         Schedule schedule = Schedules.of(three);
         PostedSchedules posted = new PostedSchedules(List.of(schedule));
         Obstacles.Student student = new Obstacles.Student("", schedule.term(), Optional.empty());
 
-        List<Obstacle> two = Obstacles.of(exams(posted, three[0], three[1]), student);
-        List<Obstacle> all = Obstacles.of(exams(posted, three), student);
+        List<Obstacle> two = Obstacles.of(week(posted, three[0], three[1]), student);
+        List<Obstacle> all = Obstacles.of(week(posted, three), student);
 
         assertThat(two).singleElement().isInstanceOf(Obstacle.ManyExams.class).matches(obstacle -> !obstacle.stops());
         assertThat(all).singleElement().isInstanceOf(Obstacle.ManyExams.class).matches(Obstacle::stops);
@@ -204,19 +196,10 @@ class ObstaclesTest {
     void examsAndCampusesAreMendedByOtherSectionsWhereThereAre() {
         LocalDate day = LocalDate.of(2031, 12, 15);
         Schedule schedule = Schedules.of(
-                SectionBuilder.section("TIDE 101")
-                        .entry("41001")
-                        .exam(day, "9:00-11:00")
-                        .build(),
-                SectionBuilder.section("TIDE 101")
-                        .entry("41002")
-                        .exam(day.plusDays(1), "9:00-11:00")
-                        .build(),
-                SectionBuilder.section("TIDE 102")
-                        .entry("41003")
-                        .exam(day, "13:00-15:00")
-                        .build());
-        PlannedWeek week = exams(
+                exam("TIDE 101", "41001", day, "9:00-11:00"),
+                exam("TIDE 101", "41002", day.plusDays(1), "9:00-11:00"),
+                exam("TIDE 102", "41003", day, "13:00-15:00"));
+        PlannedWeek week = week(
                 new PostedSchedules(List.of(schedule)),
                 schedule.sections().get(0),
                 schedule.sections().get(2));
@@ -280,14 +263,6 @@ class ObstaclesTest {
                 .filter(obstacle ->
                         obstacle instanceof Obstacle.SameTime || obstacle instanceof Obstacle.NoTimeToTravel)
                 .count();
-    }
-
-    private static PlannedWeek exams(PostedSchedules posted, Section... sections) {
-        Plan plan = Plan.empty("1", "autumn-2031", "Plan")
-                .adding(List.of(sections).stream()
-                        .map(section -> new Pick("autumn-2031", section.entry(), Standing.TAKEN))
-                        .toList());
-        return PlannedWeek.of(plan, List.of(), posted);
     }
 
     private static Section kernel(String name) {

@@ -1,10 +1,12 @@
 package ample.ledger.core.plan;
 
 import ample.ledger.core.fixtures.Schedules;
+import ample.ledger.core.fixtures.SectionBuilder;
 import ample.ledger.core.schedule.CourseCode;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
+import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -47,6 +49,20 @@ public final class PlansOfTheKernel {
 
     public static PlannedWeek week(String... names) {
         return week(plan(names));
+    }
+
+    /** A week of sections that are not the kernel's. */
+    public static PlannedWeek week(PostedSchedules posted, Section... sections) {
+        Plan plan = Plan.empty("1", SEASON, "Plan A")
+                .adding(Arrays.stream(sections)
+                        .map(section -> new Pick(SEASON, section.entry(), Standing.TAKEN))
+                        .toList());
+        return PlannedWeek.of(plan, List.of(), posted);
+    }
+
+    /** A section with nothing but an exam. */
+    public static Section exam(String course, String entry, LocalDate day, String hours) {
+        return SectionBuilder.section(course).entry(entry).exam(day, hours).build();
     }
 
     public static List<Obstacle> obstacles(String... names) {

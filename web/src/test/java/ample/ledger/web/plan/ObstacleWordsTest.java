@@ -2,6 +2,7 @@ package ample.ledger.web.plan;
 
 import static ample.ledger.core.plan.PlansOfTheKernel.ANYBODY;
 import static ample.ledger.core.plan.PlansOfTheKernel.KERNEL;
+import static ample.ledger.core.plan.PlansOfTheKernel.exam;
 import static ample.ledger.core.plan.PlansOfTheKernel.plan;
 import static ample.ledger.core.plan.PlansOfTheKernel.unknown;
 import static ample.ledger.core.plan.PlansOfTheKernel.week;
@@ -13,13 +14,11 @@ import ample.ledger.core.fixtures.SectionBuilder;
 import ample.ledger.core.plan.BusyTime;
 import ample.ledger.core.plan.FullSection;
 import ample.ledger.core.plan.Obstacles;
-import ample.ledger.core.plan.Pick;
-import ample.ledger.core.plan.Plan;
 import ample.ledger.core.plan.PlannedWeek;
 import ample.ledger.core.plan.PostedSchedules;
-import ample.ledger.core.plan.Standing;
 import ample.ledger.core.reading.SeatAccount;
 import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.schedule.Section;
 import ample.ledger.web.plan.WeekPage.Trouble;
 import java.time.LocalDate;
 import java.util.List;
@@ -95,27 +94,16 @@ class ObstacleWordsTest {
     void examsOfOneDayAndExamsAtTheTimeOfAClassAreSaid() {
         LocalDate day = LocalDate.of(2031, 12, 15);
         Schedule schedule = Schedules.of(
-                SectionBuilder.section("TIDE 101")
-                        .entry("41001")
-                        .exam(day, "9:00-11:00")
-                        .build(),
-                SectionBuilder.section("TIDE 102")
-                        .entry("41002")
-                        .exam(day, "13:00-15:00")
-                        .build(),
+                exam("TIDE 101", "41001", day, "9:00-11:00"),
+                exam("TIDE 102", "41002", day, "13:00-15:00"),
                 SectionBuilder.section("TIDE 103")
                         .entry("41003")
                         .meets("Mon", "14:00-15:30")
                         .build());
-        PostedSchedules posted = new PostedSchedules(List.of(schedule));
-        Plan all = Plan.empty("1", "autumn-2031", "Plan A")
-                .adding(schedule.sections().stream()
-                        .map(section -> new Pick("autumn-2031", section.entry(), Standing.TAKEN))
-                        .toList());
+        PlannedWeek all =
+                week(new PostedSchedules(List.of(schedule)), schedule.sections().toArray(Section[]::new));
 
-        assertThat(troubles(
-                        PlannedWeek.of(all, List.of(), posted),
-                        new Obstacles.Student("", schedule.term(), Optional.empty())))
+        assertThat(troubles(all, new Obstacles.Student("", schedule.term(), Optional.empty())))
                 .extracting(Trouble::words)
                 .containsExactly(
                         "An exam: TIDE 102 T1 and TIDE 103 T1 are held at the same time: 60 minutes shared, once, on Mon 15 Dec.",
