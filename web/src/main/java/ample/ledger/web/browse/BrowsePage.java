@@ -175,16 +175,7 @@ public record BrowsePage(
     public record Fact(String label, String text) {}
 
     /** Near misses that miss by the same, in words, and the remedy that lets them all in. */
-    public record Miss(List<Missing> sections, String sentence, Remedy remedy) {
-
-        /** What stands behind one of the sections: a comma before the next, and "each" where the sentence is said of several. */
-        public String after(boolean last) {
-            if (!last) {
-                return ",";
-            }
-            return sections.size() == 1 ? "" : ", each";
-        }
-    }
+    public record Miss(List<Missing> sections, String sentence, Remedy remedy) {}
 
     /** @param name "TIDE 214 T3 Estuary Hydraulics" */
     public record Missing(String entry, String name, String sheet) {}
