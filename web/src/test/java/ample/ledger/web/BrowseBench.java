@@ -76,7 +76,7 @@ public final class BrowseBench {
             window.longTasks = [];
             window.shift = 0;
             window.painted = 0;
-            new PerformanceObserver((list) => list.getEntries().forEach((e) => longTasks.push(Math.round(e.duration))))
+            new PerformanceObserver((list) => list.getEntries().forEach((e) => longTasks.push(e.startTime, e.duration)))
               .observe({ type: "longtask", buffered: true });
             new PerformanceObserver((list) => list.getEntries().forEach((e) => { if (!e.hadRecentInput) shift += e.value; }))
               .observe({ type: "layout-shift", buffered: true });
@@ -118,10 +118,12 @@ public final class BrowseBench {
             Page page = open(chromium.browser(), browse);
             String posted = page.locator("#account tbody td").first().textContent();
             System.out.printf("%n%s sections posted%n%n", posted);
-            StolenTime stolen = new StolenTime();
-            changes(page, browse);
-            System.out.println("meanwhile " + stolen.inWords());
-            scrolling(page, browse);
+            try (StolenTime stolen = new StolenTime()) {
+                changes(page, browse);
+                System.out.println("tasks of 50 ms or more in the browser: " + longTasks(page, stolen));
+                System.out.println("meanwhile " + stolen.inWords());
+                scrolling(page, browse, stolen);
+            }
             page.context().close();
             firstView(chromium.browser(), browse);
         }
@@ -160,20 +162,33 @@ public final class BrowseBench {
                 times.get(times.size() * 95 / 100),
                 times.get(times.size() - 1),
                 times.size());
-        System.out.println(
-                "tasks of 50 ms or more in the browser, in ms: " + page.evaluate("longTasks.join(', ') || 'none'"));
+    }
+
+    /** The tasks that kept the browser for 50 ms or more: how long, and what others had of the processors in that time. */
+    private static String longTasks(Page page, StolenTime stolen) {
+        List<?> told =
+                (List<?>) page.evaluate("longTasks.map((each, at) => at % 2 ? each : performance.timeOrigin + each)");
+        List<String> tasks = new ArrayList<>();
+        for (int i = 0; i < told.size(); i += 2) {
+            double start = ((Number) told.get(i)).doubleValue();
+            double lasted = ((Number) told.get(i + 1)).doubleValue();
+            tasks.add(String.format(
+                    Locale.ENGLISH, "%.0f ms (%d taken by others)", lasted, stolen.between((long) start, (long)
+                            Math.ceil(start + lasted))));
+        }
+        return tasks.isEmpty() ? "none" : String.join(", ", tasks);
     }
 
     /** Goes through the list at the speed of a finger's flick, and a window's height at once. */
-    private static void scrolling(Page page, String browse) {
+    private static void scrolling(Page page, String browse, StolenTime stolen) {
         for (int step : List.of(100, 700)) {
             page.navigate(browse);
             page.waitForTimeout(1_000);
             page.evaluate("window.longTasks = []");
             Object frames = page.evaluate(SCROLL, List.of(step, 80));
             System.out.println("scrolling 80 windows down the list, " + step + " pixels a frame: " + frames
-                    + " lines and gaps in the page at the end; tasks of 50 ms or more, in ms: "
-                    + page.evaluate("longTasks.join(', ') || 'none'"));
+                    + " lines and gaps in the page at the end; tasks of 50 ms or more: "
+                    + longTasks(page, stolen));
         }
     }
 

@@ -77,16 +77,17 @@ public final class PagesBench {
 
     private void print(String page, List<String> addresses) {
         requests.warmUp(addresses);
-        StolenTime stolen = new StolenTime();
-        double[] times = requests.ask(addresses);
-        System.out.println(String.format(
-                Locale.ENGLISH,
-                "| %s | %.1f | %.1f | %.1f | %s |",
-                page,
-                times[times.length / 2],
-                times[times.length * 95 / 100],
-                times[times.length - 1],
-                stolen.inWords()));
+        try (StolenTime stolen = new StolenTime()) {
+            double[] times = requests.ask(addresses);
+            System.out.println(String.format(
+                    Locale.ENGLISH,
+                    "| %s | %.1f | %.1f | %.1f | %s |",
+                    page,
+                    times[times.length / 2],
+                    times[times.length * 95 / 100],
+                    times[times.length - 1],
+                    stolen.inWords()));
+        }
     }
 
     private void keep(String address, String entries) throws IOException, InterruptedException {

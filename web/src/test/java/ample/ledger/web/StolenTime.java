@@ -6,19 +6,57 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.Locale;
+import java.util.Map;
+import java.util.NavigableMap;
+import java.util.concurrent.ConcurrentSkipListMap;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
 
 /**
  * How much of the machine others had while something was measured: the time that the processors would have worked and that the host
- * gave to other guests, as Linux counts it (proc(5), the field "steal").
+ * gave to other guests, as Linux counts it (proc(5), the field "steal"). It is read over and over until closed, so that it can be
+ * told for each moment too.
  */
-final class StolenTime {
+final class StolenTime implements AutoCloseable {
 
     private static final Path STAT = Path.of("/proc/stat");
     private static final int IDLE = 3;
     private static final int WAITING = 4;
     private static final int STEAL = 7;
 
+    /** Linux counts in hundredths of a second, whatever its own clock ticks in. */
+    private static final int TICK = 10;
+
     private final long[] start = times();
+
+    /** What was stolen up to each moment, in ticks; the moments in milliseconds since 1970. */
+    private final NavigableMap<Long, Long> stolen = new ConcurrentSkipListMap<>();
+
+    private final ScheduledExecutorService watch = Executors.newSingleThreadScheduledExecutor();
+
+    StolenTime() {
+        if (start.length > STEAL) {
+            watch.scheduleAtFixedRate(
+                    () -> stolen.put(System.currentTimeMillis(), times()[STEAL]), 0, TICK, TimeUnit.MILLISECONDS);
+        }
+    }
+
+    /**
+     * @param from in milliseconds since 1970
+     * @param to likewise
+     * @return what others had of all processors together meanwhile, in milliseconds, to about 20; 0 where it is not counted
+     */
+    long between(long from, long to) {
+        Map.Entry<Long, Long> before = stolen.floorEntry(from);
+        Map.Entry<Long, Long> after = stolen.ceilingEntry(to);
+        return before == null || after == null ? 0 : (after.getValue() - before.getValue()) * TICK;
+    }
+
+    @Override
+    public void close() {
+        watch.shutdownNow();
+    }
 
     /** "12% of the processors' working time went to others"; empty where the system does not count it. */
     String inWords() {
