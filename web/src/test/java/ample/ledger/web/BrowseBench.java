@@ -113,7 +113,9 @@ public final class BrowseBench {
     public static void main(String[] arguments) {
         String browse = arguments[0] + "/autumn-2031/browse";
         new SteadyRequests()
-                .warmUp(CHANGES.stream().map(change -> address(browse, change)).toList());
+                .warmUp(CHANGES.stream()
+                        .flatMap(change -> Stream.of(address(browse, change), address(browse + "/leaf", change)))
+                        .toList());
         try (InChromium.Started chromium = InChromium.start()) {
             Page page = open(chromium.browser(), browse);
             String posted = page.locator("#account tbody td").first().textContent();

@@ -23,9 +23,12 @@ final class SteadyRequests {
     static final int SECONDS = 20;
 
     /** A program that has just been started answers faster from round to round, until all it needs is compiled. */
-    private static final int MOST_ROUNDS = 6;
+    private static final int MOST_ROUNDS = 8;
 
-    /** Of the time of the round before: what takes longer than this is no faster. */
+    /** So many rounds in a row that are no faster: one alone may be slow for another reason, while much is still to be compiled. */
+    private static final int ENOUGH = 2;
+
+    /** Of the least time of the rounds before: what takes longer than this is no faster. */
     private static final double NO_FASTER = 0.9;
 
     private final HttpClient client = HttpClient.newBuilder()
@@ -37,16 +40,15 @@ final class SteadyRequests {
         return client;
     }
 
-    /** Asks for these, mixed, round after round, until they are answered no faster than before. */
+    /** Asks for these, mixed, round after round, until they are answered no faster any more. */
     void warmUp(List<String> addresses) {
-        double before = Double.MAX_VALUE;
-        for (int round = 0; round < MOST_ROUNDS; round++) {
+        double least = Double.MAX_VALUE;
+        int noFaster = 0;
+        for (int round = 0; round < MOST_ROUNDS && noFaster < ENOUGH; round++) {
             double[] times = ask(addresses);
             double late = times[times.length * 95 / 100];
-            if (late > before * NO_FASTER) {
-                return;
-            }
-            before = late;
+            noFaster = late > least * NO_FASTER ? noFaster + 1 : 0;
+            least = Math.min(least, late);
         }
     }
 
