@@ -1,13 +1,14 @@
 package ample.ledger.web;
 
+import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.Arrays;
 import java.util.Locale;
 import java.util.Map;
 import java.util.NavigableMap;
+import java.util.StringTokenizer;
 import java.util.concurrent.ConcurrentSkipListMap;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
@@ -38,14 +39,14 @@ final class StolenTime implements AutoCloseable {
     StolenTime() {
         if (start.length > STEAL) {
             watch.scheduleAtFixedRate(
-                    () -> stolen.put(System.currentTimeMillis(), times()[STEAL]), 0, TICK, TimeUnit.MILLISECONDS);
+                    () -> stolen.put(System.currentTimeMillis(), times()[STEAL]), 0, 2 * TICK, TimeUnit.MILLISECONDS);
         }
     }
 
     /**
      * @param from in milliseconds since 1970
      * @param to likewise
-     * @return what others had of all processors together meanwhile, in milliseconds, to about 20; 0 where it is not counted
+     * @return what others had of all processors together meanwhile, in milliseconds, to about 30; 0 where it is not counted
      */
     long between(long from, long to) {
         Map.Entry<Long, Long> before = stolen.floorEntry(from);
@@ -78,12 +79,15 @@ final class StolenTime implements AutoCloseable {
         if (!Files.isReadable(STAT)) {
             return new long[0];
         }
-        try {
-            String all = Files.readAllLines(STAT).get(0);
-            return Arrays.stream(all.strip().split("\\s+"))
-                    .skip(1)
-                    .mapToLong(Long::parseLong)
-                    .toArray();
+        // Only the first line, and little to compile: this goes on beside what is measured.
+        try (BufferedReader all = Files.newBufferedReader(STAT)) {
+            StringTokenizer line = new StringTokenizer(all.readLine());
+            line.nextToken();
+            long[] times = new long[line.countTokens()];
+            for (int i = 0; i < times.length; i++) {
+                times[i] = Long.parseLong(line.nextToken());
+            }
+            return times;
         } catch (IOException e) {
             throw new UncheckedIOException("How much time is stolen cannot be read", e);
         }
