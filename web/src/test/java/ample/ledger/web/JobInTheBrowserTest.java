@@ -5,7 +5,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ample.ledger.web.InChromium.Tabs;
 import ample.ledger.web.RunningLedger.Ledger;
+import com.google.gson.JsonArray;
+import com.google.gson.JsonObject;
 import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
@@ -215,6 +218,16 @@ class JobInTheBrowserTest {
     }
 
     @Test
+    void aFingerPaintsAnHourOfTwoDays(Tabs tabs, Ledger ledger) {
+        Page page = tabs.open();
+        page.navigate(ledger.page("browse"));
+        touch(page, "Tue", 9, "Wed", 10);
+
+        assertThat(page).hasURL(ledger.page("browse?closed=tue:09:00-10:00,wed:09:00-10:00"));
+        assertThat(phrase(page, "not Tue, Wed 9:00–10:00")).isVisible();
+    }
+
+    @Test
     void theKeyboardPaintsAnHour(Tabs tabs, Ledger ledger) {
         Page page = tabs.open();
         page.navigate(ledger.page("browse"));
@@ -335,6 +348,11 @@ class JobInTheBrowserTest {
         page.keyboard().press("j");
         page.keyboard().press("x");
         assertThat(page.locator("#chosen-count")).hasText("2 lines chosen");
+        page.context().grantPermissions(List.of("clipboard-read", "clipboard-write"));
+        page.getByText("Copy the entry numbers").click();
+        List<String> entries = page.locator(".line:has(:checked) .c-entry").allTextContents();
+        page.waitForCondition(
+                () -> page.evaluate("navigator.clipboard.readText()").equals(String.join("\n", entries)));
         page.getByText("Choose none").click();
         assertThat(page.locator("#chosen")).isHidden();
 
@@ -408,21 +426,49 @@ class JobInTheBrowserTest {
 
     /** Drags over the week from an hour of one day to the end of an hour of another. */
     private static void drag(Page page, String fromDay, int fromHour, String toDay, int toHour) {
+        Point from = inTheWeek(page, fromDay, fromHour, 2);
+        Point to = inTheWeek(page, toDay, toHour, -2);
+        page.mouse().move(from.x(), from.y());
+        page.mouse().down();
+        page.mouse().move(to.x(), to.y());
+        page.mouse().up();
+    }
+
+    /** The same with a finger: first across the days, since up and down it moves the page. */
+    private static void touch(Page page, String fromDay, int fromHour, String toDay, int toHour) {
+        Point from = inTheWeek(page, fromDay, fromHour, 2);
+        Point to = inTheWeek(page, toDay, toHour, -2);
+        CDPSession finger = page.context().newCDPSession(page);
+        touch(finger, "touchStart", from);
+        touch(finger, "touchMove", new Point(to.x(), from.y()));
+        touch(finger, "touchMove", to);
+        touch(finger, "touchEnd");
+    }
+
+    private static void touch(CDPSession finger, String event, Point... where) {
+        JsonArray points = new JsonArray();
+        for (Point point : where) {
+            JsonObject each = new JsonObject();
+            each.addProperty("x", point.x());
+            each.addProperty("y", point.y());
+            points.add(each);
+        }
+        JsonObject touch = new JsonObject();
+        touch.addProperty("type", event);
+        touch.add("touchPoints", points);
+        finger.send("Input.dispatchTouchEvent", touch);
+    }
+
+    private record Point(double x, double y) {}
+
+    private static Point inTheWeek(Page page, String day, int hour, int below) {
         var svg = page.locator("#paint svg");
         svg.scrollIntoViewIfNeeded();
         var box = svg.boundingBox();
         var days = List.of("Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun");
         double scale = box.width / Double.parseDouble(svg.getAttribute("width"));
-        page.mouse()
-                .move(
-                        box.x + (34 + 33 * days.indexOf(fromDay) + 10) * scale,
-                        box.y + (18 + 18 * (fromHour - 7) + 2) * scale);
-        page.mouse().down();
-        page.mouse()
-                .move(
-                        box.x + (34 + 33 * days.indexOf(toDay) + 10) * scale,
-                        box.y + (18 + 18 * (toHour - 7) - 2) * scale);
-        page.mouse().up();
+        return new Point(
+                box.x + (34 + 33 * days.indexOf(day) + 10) * scale, box.y + (18 + 18 * (hour - 7) + below) * scale);
     }
 
     private static void readAccountAndSheet(Page page) {
