@@ -4,6 +4,7 @@ import ample.ledger.core.browse.Condition.Topic;
 import ample.ledger.core.calendar.ClockTime;
 import ample.ledger.core.calendar.Days;
 import ample.ledger.core.calendar.WeekHours;
+import ample.ledger.core.calendar.WrittenDate;
 import ample.ledger.core.schedule.Coded;
 import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.CourseCode;
@@ -12,7 +13,6 @@ import java.math.BigDecimal;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalTime;
-import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
@@ -290,15 +290,7 @@ public final class BriefAddress {
 
     private Optional<LocalDate> date(String parameter) {
         LocalDate first = vocabulary.first().term().dates().first();
-        return one(parameter, BriefAddress::isoDate, "Write a date, as in " + first + ".");
-    }
-
-    private static Optional<LocalDate> isoDate(String text) {
-        try {
-            return Optional.of(LocalDate.parse(text)).filter(date -> date.getYear() > 1900 && date.getYear() < 3000);
-        } catch (DateTimeParseException e) {
-            return Optional.empty();
-        }
+        return one(parameter, WrittenDate::parse, "Write a date, as in " + first + ".");
     }
 
     private Optional<Condition> seats() {

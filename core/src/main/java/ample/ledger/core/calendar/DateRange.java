@@ -2,6 +2,7 @@ package ample.ledger.core.calendar;
 
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
+import java.util.Optional;
 import java.util.stream.Stream;
 
 /** The dates from a first to a last day, both included. Never empty. */
@@ -22,9 +23,18 @@ public record DateRange(LocalDate first, LocalDate last) {
         return !first.isAfter(other.last) && !other.first.isAfter(last);
     }
 
+    /** The dates that are in both; empty where there is none. */
+    public Optional<DateRange> overlap(DateRange other) {
+        return overlaps(other)
+                ? Optional.of(new DateRange(
+                        first.isAfter(other.first) ? first : other.first,
+                        last.isBefore(other.last) ? last : other.last))
+                : Optional.empty();
+    }
+
     /** How many weeks, counting one begun as whole; at least 1. */
     public int weeks() {
-        return (int) (ChronoUnit.DAYS.between(first, last) / 7) + 1;
+        return Math.toIntExact(ChronoUnit.DAYS.between(first, last) / 7 + 1);
     }
 
     /** Every date, the first one first. */

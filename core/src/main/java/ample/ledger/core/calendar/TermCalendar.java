@@ -2,8 +2,8 @@ package ample.ledger.core.calendar;
 
 import java.time.DayOfWeek;
 import java.time.LocalDate;
-import java.time.temporal.ChronoUnit;
 import java.time.temporal.TemporalAdjusters;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
@@ -43,13 +43,14 @@ public final class TermCalendar {
 
     /** The weekday whose timetable is followed on {@code date}; empty where there are no classes. */
     public Optional<DayOfWeek> timetableOf(LocalDate date) {
-        ExceptionalDay exception = exceptions.get(date);
+        ExceptionalDay exception = exceptions.isEmpty() ? null : exceptions.get(date);
         return exception == null ? Optional.of(date.getDayOfWeek()) : exception.follows();
     }
 
     /**
      * The dates on which {@code timing} is held, in order; none for arranged hours. A date that follows Monday's
-     * timetable holds the Monday meetings of its own week. Cost: one look-up a date of the range.
+     * timetable holds the Monday meetings of its own week. Cost: one look-up a date of the range, of which a timing has at
+     * most {@link Timing#MOST_WEEKS} weeks.
      */
     public List<LocalDate> datesOf(Timing timing) {
         if (timing instanceof Timing.Once once) {
@@ -58,13 +59,21 @@ public final class TermCalendar {
         if (!(timing instanceof Timing.Weekly weekly)) {
             return List.of();
         }
-        LocalDate firstMonday = mondayOf(weekly.dates().first());
-        return weekly.dates()
-                .dates()
-                .filter(date -> ChronoUnit.WEEKS.between(firstMonday, mondayOf(date)) % weekly.everyWeeks() == 0)
-                .filter(date ->
-                        timetableOf(date).filter(weekly.days()::contains).isPresent())
-                .toList();
+        List<LocalDate> held = new ArrayList<>();
+        LocalDate last = weekly.dates().last();
+        // Week by week and day by day: this is done for every busy time of every page of My week.
+        for (LocalDate monday = mondayOf(weekly.dates().first());
+                !monday.isAfter(last);
+                monday = monday.plusWeeks(weekly.everyWeeks())) {
+            for (int day = 0; day < 7; day++) {
+                LocalDate date = monday.plusDays(day);
+                if (weekly.dates().contains(date)
+                        && timetableOf(date).filter(weekly.days()::contains).isPresent()) {
+                    held.add(date);
+                }
+            }
+        }
+        return held;
     }
 
     private static LocalDate mondayOf(LocalDate date) {

@@ -7,6 +7,17 @@ import java.util.Optional;
 /** When a meeting takes place: weekly or every other week, once, or in arranged hours with no set time. */
 public sealed interface Timing {
 
+    /** Nothing repeats for longer: three years, and a few weeks for how calendars fall. */
+    int MOST_WEEKS = 160;
+
+    /** Refuses dates that are longer than {@link #MOST_WEEKS}, so that whoever walks through them comes to an end soon. */
+    private static void refuseEndless(DateRange dates) {
+        if (dates.weeks() > MOST_WEEKS) {
+            throw new IllegalArgumentException("%s to %s is longer than anything repeats: %d weeks at most"
+                    .formatted(dates.first(), dates.last(), MOST_WEEKS));
+        }
+    }
+
     /** The days of the week on which it meets at set times; empty for arranged hours. */
     Days days();
 
@@ -17,6 +28,7 @@ public sealed interface Timing {
      * On the same days and hours every {@code everyWeeks} weeks, counted from the Monday of the week of
      * {@code dates.first()}: a meeting every other week is held in the first, third and fifth week of its dates.
      *
+     * @param dates at most {@link #MOST_WEEKS}
      * @param everyWeeks 1 for every week, 2 for every other week
      */
     record Weekly(Days days, TimeRange hours, DateRange dates, int everyWeeks) implements Timing {
@@ -29,6 +41,7 @@ public sealed interface Timing {
                 throw new IllegalArgumentException(
                         "A meeting is every week or every other week, not every " + everyWeeks + " weeks");
             }
+            refuseEndless(dates);
         }
 
         @Override
@@ -55,6 +68,7 @@ public sealed interface Timing {
      * No set time: so many hours a week, when it suits.
      *
      * @param hoursPerWeek hours of 60 minutes that class would have taken; more than 0
+     * @param dates at most {@link #MOST_WEEKS}
      */
     record Arranged(BigDecimal hoursPerWeek, DateRange dates) implements Timing {
 
@@ -62,6 +76,7 @@ public sealed interface Timing {
             if (hoursPerWeek.signum() <= 0) {
                 throw new IllegalArgumentException("Arranged hours must be more than 0, not " + hoursPerWeek);
             }
+            refuseEndless(dates);
         }
 
         @Override

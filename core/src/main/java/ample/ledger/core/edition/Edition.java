@@ -10,13 +10,21 @@ import java.time.Instant;
  * @param term code of the term
  * @param number counts the term's editions from 1
  * @param note what the registrar says about it; may be empty
+ * @param postedBy who posted it: the name of an account, or how else it was posted; empty where that was not kept
  * @param checksum SHA-256 of its tables, in hexadecimal digits
  */
 public record Edition(
-        long id, String institution, String term, int number, Instant postedAt, String note, String checksum) {
+        long id,
+        String institution,
+        String term,
+        int number,
+        Instant postedAt,
+        String note,
+        String postedBy,
+        String checksum) {
 
     /** The same under the id that the store has given it. */
     public Edition withId(long given) {
-        return new Edition(given, institution, term, number, postedAt, note, checksum);
+        return new Edition(given, institution, term, number, postedAt, note, postedBy, checksum);
     }
 }

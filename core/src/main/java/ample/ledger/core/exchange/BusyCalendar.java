@@ -11,10 +11,12 @@ import biweekly.component.VEvent;
 import biweekly.io.TimezoneInfo;
 import biweekly.io.text.ICalReader;
 import biweekly.property.DateStart;
+import biweekly.property.ExceptionRule;
 import biweekly.property.RecurrenceId;
 import biweekly.property.RecurrenceRule;
 import biweekly.property.Transparency;
 import biweekly.util.Frequency;
+import biweekly.util.Recurrence;
 import biweekly.util.com.google.ical.compat.javautil.DateIterator;
 import java.io.IOException;
 import java.io.StringReader;
@@ -34,10 +36,12 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TimeZone;
 import java.util.TreeSet;
+import java.util.function.BooleanSupplier;
 
 /**
  * Reads busy times from a calendar file: iCalendar, RFC 5545, as any calendar writes it. Events are taken with their repeats and exceptions
@@ -46,21 +50,32 @@ import java.util.TreeSet;
  */
 public final class BusyCalendar {
 
-    /** More times of one event than these are not looked at. */
-    private static final int MOST_TIMES = 5_000;
+    /** A busy hour of every day of a year, fifty times over. A file with more is refused. */
+    private static final int MOST_TIMES = 20_000;
 
-    /** More events than these are not looked at. */
-    private static final int MOST_EVENTS = 2_000;
+    /** An event repeats by one rule; RFC 5545 advises against more. */
+    private static final int MOST_RULES = 4;
+
+    private static final int LONGEST_INTERVAL = 1_000;
+
+    /** What began earlier and still goes on is hardly a shift. */
+    private static final Instant EARLIEST = Instant.parse("1970-01-01T00:00:00Z");
+
+    /** So often it is asked whether there is time left. */
+    private static final int ASK_EVERY = 64;
 
     private static final LocalTime END_OF_DAY = LocalTime.of(23, 59);
 
     private final ZoneId zone;
     private final DateRange within;
+    private final BooleanSupplier outOfTime;
     private final Map<String, List<Occurrence>> bySummary = new LinkedHashMap<>();
+    private int times;
 
-    private BusyCalendar(ZoneId zone, DateRange within) {
+    private BusyCalendar(ZoneId zone, DateRange within, BooleanSupplier outOfTime) {
         this.zone = zone;
         this.within = within;
+        this.outOfTime = outOfTime;
     }
 
     /**
@@ -68,7 +83,7 @@ public final class BusyCalendar {
      *
      * @param busy those of one name and the same hours together, as weekly times with exceptions where that is what they are
      * @param allDay how many all-day events were passed over
-     * @param outside how many events have no time in the dates that were asked for, or repeat within the day
+     * @param outside how many events have no time in the dates that were asked for, or repeat in a way that nobody is busy
      */
     public record Reading(List<BusyTime> busy, int allDay, int outside) {}
 
@@ -78,29 +93,31 @@ public final class BusyCalendar {
      * The busy times of {@code text} that fall into {@code within}.
      *
      * @param zone whose wall clock is read
+     * @param outOfTime whether reading has taken too long; asked again and again
      * @return empty where the text is no calendar file
+     * @throws CalendarRefusedException when it asks for too much work, or is out of time
      */
-    public static Optional<Reading> read(String text, ZoneId zone, DateRange within) {
-        List<ICalendar> calendars = new ArrayList<>();
-        TimezoneInfo zones = new TimezoneInfo();
+    public static Optional<Reading> read(String text, ZoneId zone, DateRange within, BooleanSupplier outOfTime) {
+        CalendarLimits.check(text);
+        boolean any = false;
         int allDay = 0;
         int outside = 0;
-        BusyCalendar reading = new BusyCalendar(zone, within);
+        BusyCalendar reading = new BusyCalendar(zone, within, outOfTime);
         try (ICalReader reader = new ICalReader(new StringReader(text))) {
             reader.setDefaultTimezone(TimeZone.getTimeZone(zone));
             for (ICalendar calendar = reader.readNext(); calendar != null; calendar = reader.readNext()) {
-                calendars.add(calendar);
-                zones = calendar.getTimezoneInfo();
+                any = true;
+                TimezoneInfo zones = calendar.getTimezoneInfo();
                 Map<String, Set<Instant>> moved = moved(calendar);
-                for (VEvent event :
-                        calendar.getEvents().stream().limit(MOST_EVENTS).toList()) {
+                for (VEvent event : calendar.getEvents()) {
+                    reading.hurry();
                     DateStart start = event.getDateStart();
                     if (start == null || !takesTime(event)) {
                         continue;
                     }
                     if (!start.getValue().hasTime()) {
                         allDay++;
-                    } else if (tooOften(event) || !reading.take(event, zones, moved)) {
+                    } else if (asksTooMuch(event) || !reading.take(event, zones, moved)) {
                         outside++;
                     }
                 }
@@ -108,15 +125,51 @@ public final class BusyCalendar {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-        return calendars.isEmpty() ? Optional.empty() : Optional.of(new Reading(reading.busy(), allDay, outside));
+        return !any ? Optional.empty() : Optional.of(new Reading(reading.busy(), allDay, outside));
     }
 
-    /** Whether it repeats so often that looking through its times would take long; no one is busy every minute. */
-    private static boolean tooOften(VEvent event) {
-        RecurrenceRule rule = event.getRecurrenceRule();
-        Frequency frequency =
-                rule == null || rule.getValue() == null ? null : rule.getValue().getFrequency();
-        return frequency == Frequency.SECONDLY || frequency == Frequency.MINUTELY || frequency == Frequency.HOURLY;
+    private void countOne() {
+        if (++times > MOST_TIMES) {
+            throw new CalendarRefusedException(
+                    "its events repeat more than %,d times in these dates; export fewer months".formatted(MOST_TIMES));
+        }
+        if (times % ASK_EVERY == 0) {
+            hurry();
+        }
+    }
+
+    private void hurry() {
+        if (outOfTime.getAsBoolean()) {
+            throw new CalendarRefusedException(
+                    "reading it took longer than a calendar should take; export fewer months");
+        }
+    }
+
+    /**
+     * Whether looking through its times would take long: no one is busy every minute. Rules of what is not (EXRULE) were taken out
+     * of the standard, and can exclude everything for ever.
+     */
+    private static boolean asksTooMuch(VEvent event) {
+        List<RecurrenceRule> rules = event.getProperties(RecurrenceRule.class);
+        return rules.size() > MOST_RULES
+                || event.getDateStart().getValue().toInstant().isBefore(EARLIEST)
+                || !event.getProperties(ExceptionRule.class).isEmpty()
+                || rules.stream()
+                        .map(rule -> rule.getValue())
+                        .filter(Objects::nonNull)
+                        .anyMatch(BusyCalendar::asksTooMuch);
+    }
+
+    private static boolean asksTooMuch(Recurrence rule) {
+        Frequency frequency = rule.getFrequency();
+        Integer interval = rule.getInterval();
+        return frequency == Frequency.SECONDLY
+                || frequency == Frequency.MINUTELY
+                || frequency == Frequency.HOURLY
+                || rule.getByHour().size() > 1
+                || rule.getByMinute().size() > 1
+                || rule.getBySecond().size() > 1
+                || interval != null && (interval < 1 || interval > LONGEST_INTERVAL);
     }
 
     private static boolean takesTime(VEvent event) {
@@ -153,9 +206,12 @@ public final class BusyCalendar {
         Instant from = within.first().atStartOfDay(zone).toInstant();
         Instant to = within.last().plusDays(1).atStartOfDay(zone).toInstant();
         DateIterator starts = event.getDateIterator(own);
-        starts.advanceTo(Date.from(from.minus(length)));
+        // What began earlier is left out; the iterator takes a year before our era for one of it.
+        Instant first = from.minus(length);
+        starts.advanceTo(Date.from(first.isBefore(EARLIEST) ? EARLIEST : first));
         boolean taken = false;
-        for (int times = 0; starts.hasNext() && times < MOST_TIMES; times++) {
+        while (starts.hasNext()) {
+            countOne();
             Instant start = starts.next().toInstant();
             if (!start.isBefore(to)) {
                 break;
@@ -187,13 +243,18 @@ public final class BusyCalendar {
     private void add(String name, Instant start, Instant end) {
         ZonedDateTime from = start.atZone(zone);
         ZonedDateTime to = end.atZone(zone);
-        for (LocalDate date = from.toLocalDate(); !date.isAfter(to.toLocalDate()); date = date.plusDays(1)) {
+        Optional<DateRange> dates = new DateRange(from.toLocalDate(), to.toLocalDate()).overlap(within);
+        if (dates.isEmpty()) {
+            return;
+        }
+        for (LocalDate date : dates.get().dates().toList()) {
             LocalTime begins = date.equals(from.toLocalDate())
                     ? from.toLocalTime().truncatedTo(ChronoUnit.MINUTES)
                     : LocalTime.MIDNIGHT;
             LocalTime ends =
                     date.equals(to.toLocalDate()) ? to.toLocalTime().truncatedTo(ChronoUnit.MINUTES) : END_OF_DAY;
-            if (begins.isBefore(ends) && within.contains(date)) {
+            if (begins.isBefore(ends)) {
+                countOne();
                 bySummary
                         .computeIfAbsent(name, absent -> new ArrayList<>())
                         .add(new Occurrence(date, new TimeRange(begins, ends)));

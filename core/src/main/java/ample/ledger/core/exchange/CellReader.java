@@ -1,10 +1,10 @@
 package ample.ledger.core.exchange;
 
 import ample.ledger.core.calendar.ClockTime;
+import ample.ledger.core.calendar.WrittenDate;
 import ample.ledger.core.exchange.TableSchema.Column;
 import java.math.BigDecimal;
 import java.time.LocalDate;
-import java.time.format.DateTimeParseException;
 import java.util.Optional;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
@@ -99,11 +99,10 @@ final class CellReader {
     }
 
     private static Reading date(Column column, String text) {
-        try {
-            return Reading.of(LocalDate.parse(text));
-        } catch (DateTimeParseException e) {
-            return Reading.faulty("It is not a date of the calendar, as yyyy-mm-dd" + forExample(column));
-        }
+        Optional<LocalDate> date = WrittenDate.parse(text);
+        return date.isPresent()
+                ? Reading.of(date.get())
+                : Reading.faulty("It is not a date of the calendar, as yyyy-mm-dd" + forExample(column));
     }
 
     private static String forExample(Column column) {

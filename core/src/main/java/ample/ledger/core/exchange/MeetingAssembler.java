@@ -81,10 +81,21 @@ final class MeetingAssembler {
                 row.optional("first_day", LocalDate.class).orElse(span.dates().first());
         LocalDate last =
                 row.optional("last_day", LocalDate.class).orElse(span.dates().last());
+        return dates(first, last);
+    }
+
+    /** @throws Unfit when they are in the wrong order, or too far apart for anything that is taught */
+    static DateRange dates(LocalDate first, LocalDate last) {
         if (last.isBefore(first)) {
             throw new Unfit("last_day", "It must not come before the first day, " + first + ".");
         }
-        return new DateRange(first, last);
+        DateRange dates = new DateRange(first, last);
+        if (dates.weeks() > Timing.MOST_WEEKS) {
+            throw new Unfit(
+                    "last_day",
+                    "It must come within %d weeks of the first day, %s.".formatted(Timing.MOST_WEEKS, first));
+        }
+        return dates;
     }
 
     private Place place() {

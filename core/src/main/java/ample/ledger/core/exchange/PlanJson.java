@@ -5,6 +5,7 @@ import ample.ledger.core.calendar.DateRange;
 import ample.ledger.core.calendar.Days;
 import ample.ledger.core.calendar.TimeRange;
 import ample.ledger.core.calendar.Timing;
+import ample.ledger.core.calendar.WrittenDate;
 import ample.ledger.core.plan.BusyTime;
 import ample.ledger.core.plan.Pick;
 import ample.ledger.core.plan.Plan;
@@ -12,7 +13,6 @@ import ample.ledger.core.plan.PlanBook;
 import ample.ledger.core.plan.Standing;
 import ample.ledger.core.schedule.Coded;
 import ample.ledger.core.schedule.EntryNumber;
-import java.time.DateTimeException;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalTime;
@@ -42,11 +42,20 @@ public final class PlanJson {
     /** Of the format that is written, and read. */
     public static final int VERSION = 1;
 
+    /** As many as a weekly time can have dates. */
+    private static final int MOST_EXCEPTIONS = 7 * Timing.MOST_WEEKS;
+
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
-    private final List<String> faults = new ArrayList<>();
+    /** Every date that can be written: what was stored was looked at when it came in. */
+    private static final DateRange ANY = new DateRange(LocalDate.of(1900, 1, 1), LocalDate.of(2199, 12, 31));
 
-    private PlanJson() {}
+    private final List<String> faults = new ArrayList<>();
+    private final DateRange within;
+
+    private PlanJson(DateRange within) {
+        this.within = within;
+    }
 
     /** That a plan cannot be read: in sentences that say where and what would be right, every one there is. */
     public static final class FaultyPlanException extends RuntimeException {
@@ -73,12 +82,22 @@ public final class PlanJson {
     }
 
     /**
-     * Reads what {@link #write} wrote.
+     * Reads what {@link #write} wrote and this application has kept.
      *
      * @param id that the plan gets
      * @throws FaultyPlanException when it is not such a file, or says what no plan can hold
      */
     public static Plan read(String text, String id) {
+        return read(text, id, ANY);
+    }
+
+    /**
+     * Reads what may come from anywhere.
+     *
+     * @param within what no date of it may be outside of
+     * @throws FaultyPlanException when it is not such a file, or says what no plan can hold
+     */
+    public static Plan read(String text, String id, DateRange within) {
         JsonNode json = tree(text);
         if (!json.path("format").asString("").equals(FORMAT)) {
             throw new FaultyPlanException(
@@ -88,7 +107,7 @@ public final class PlanJson {
             throw new FaultyPlanException(List.of("This plan is of version “%s”; version %d is read."
                     .formatted(json.path("version").asString(""), VERSION)));
         }
-        PlanJson reading = new PlanJson();
+        PlanJson reading = new PlanJson(within);
         Optional<Plan> plan = reading.plan(json, id, "");
         if (plan.isEmpty() || !reading.faults.isEmpty()) {
             throw new FaultyPlanException(reading.faults);
@@ -127,13 +146,14 @@ public final class PlanJson {
     }
 
     /**
-     * Reads what {@link #writeBook} wrote.
+     * Reads what {@link #writeBook} wrote. What an earlier version kept and none keeps any longer is left out: a student
+     * whose book holds too much is better off with the rest of it than with nothing.
      *
-     * @throws FaultyPlanException when somebody else did
+     * @throws FaultyPlanException when it is not JSON
      */
     public static PlanBook readBook(String text) {
         JsonNode json = tree(text);
-        PlanJson reading = new PlanJson();
+        PlanJson reading = new PlanJson(ANY);
         List<Plan> plans = new ArrayList<>();
         for (JsonNode plan : json.path("plans")) {
             reading.plan(plan, plan.path("id").asString("1"), "").ifPresent(plans::add);
@@ -153,9 +173,6 @@ public final class PlanJson {
                                     change.path("before"), change.path("id").asString(""), "")
                             : Optional.empty(),
                     Optional.ofNullable(change.path("wasCurrent").asString(null))));
-        }
-        if (!reading.faults.isEmpty()) {
-            throw new FaultyPlanException(reading.faults);
         }
         return new PlanBook(json.path("version").asLong(0), plans, looked, past);
     }
@@ -236,9 +253,8 @@ public final class PlanJson {
         }
         if (list.size() > most) {
             fault(field, "It holds %d; no more than %d are taken.".formatted(list.size(), most));
-            return;
         }
-        for (int i = 0; i < list.size(); i++) {
+        for (int i = 0; i < Math.min(most, list.size()); i++) {
             read.accept(list.get(i), field + "[" + i + "]");
         }
     }
@@ -281,12 +297,13 @@ public final class PlanJson {
                         json.path("everyWeeks").asInt(1));
             }
             TreeSet<LocalDate> except = new TreeSet<>();
+            if (json.path("except").size() > MOST_EXCEPTIONS) {
+                throw new IllegalArgumentException("A busy time has at most " + MOST_EXCEPTIONS + " exceptions");
+            }
             for (JsonNode date : json.path("except")) {
                 except.add(date(date));
             }
             return Optional.of(new BusyTime(json.path("label").asString(""), timing, except));
-        } catch (DateTimeException e) {
-            fault(where, "A date is written as in 2031-09-08.");
         } catch (IllegalArgumentException e) {
             fault(where, e.getMessage().endsWith(".") ? e.getMessage() : e.getMessage() + ".");
         }
@@ -298,8 +315,14 @@ public final class PlanJson {
                 .orElseThrow(() -> new IllegalArgumentException(field + " is a time, as in 09:30."));
     }
 
-    private static LocalDate date(JsonNode json) {
-        return LocalDate.parse(json.asString(""));
+    private LocalDate date(JsonNode json) {
+        LocalDate date = WrittenDate.parse(json.asString(""))
+                .orElseThrow(() -> new IllegalArgumentException("A date is written as in 2031-09-08"));
+        if (!within.contains(date)) {
+            throw new IllegalArgumentException("%s is in no year for which a schedule is posted: those are %d to %d"
+                    .formatted(date, within.first().getYear(), within.last().getYear()));
+        }
+        return date;
     }
 
     private void fault(String where, String sentence) {

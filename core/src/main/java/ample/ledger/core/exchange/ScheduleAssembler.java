@@ -226,11 +226,6 @@ final class ScheduleAssembler {
     }
 
     private static DateRange dates(BundleTable.Row row) {
-        LocalDate first = row.date("first_day");
-        LocalDate last = row.date("last_day");
-        if (last.isBefore(first)) {
-            throw new Unfit("last_day", "It must not come before the first day, " + first + ".");
-        }
-        return new DateRange(first, last);
+        return MeetingAssembler.dates(row.date("first_day"), row.date("last_day"));
     }
 }

@@ -1,5 +1,6 @@
 package ample.ledger.core.plan;
 
+import ample.ledger.core.calendar.DateSet;
 import ample.ledger.core.calendar.Days;
 import ample.ledger.core.calendar.TimeRange;
 import java.time.LocalDate;
@@ -16,34 +17,57 @@ import java.util.TreeMap;
  *
  * @param exam whether an exam is one of what clashes; what clashes beside it is another clash
  * @param hours of the week at which they do, each pair of meetings by itself; none for those that share only a date
- * @param minutesByDate for each date on which they do, how many minutes they share; at least one date, each at least 1
+ * @param shared what each pair of meetings shares; at least one
  */
-public record Clash(
-        Engagement one,
-        Engagement other,
-        boolean exam,
-        List<Hours> hours,
-        SortedMap<LocalDate, Integer> minutesByDate) {
+public record Clash(Engagement one, Engagement other, boolean exam, List<Hours> hours, List<Shared> shared) {
 
     /** A time on some days of the week. */
     public record Hours(Days days, TimeRange time) {}
 
+    /**
+     * What two meetings share.
+     *
+     * @param dates at least one
+     * @param minutes on each of them; at least 1
+     */
+    public record Shared(DateSet dates, int minutes) {}
+
     public Clash {
-        if (minutesByDate.isEmpty()) {
+        if (shared.isEmpty()) {
             throw new IllegalArgumentException(one + " and " + other + " share no date");
         }
         hours = List.copyOf(hours);
-        minutesByDate = Collections.unmodifiableSortedMap(new TreeMap<>(minutesByDate));
+        shared = List.copyOf(shared);
+    }
+
+    /** For each date on which they do, how many minutes they share; at least one date, each at least 1. */
+    public SortedMap<LocalDate, Integer> minutesByDate() {
+        SortedMap<LocalDate, Integer> minutes = new TreeMap<>();
+        for (Shared some : shared) {
+            some.dates().stream().forEach(date -> minutes.merge(date, some.minutes(), Integer::sum));
+        }
+        return Collections.unmodifiableSortedMap(minutes);
+    }
+
+    /** The first date on which they do. */
+    public LocalDate first() {
+        return dates().first();
     }
 
     /** On how many dates; at least 1. */
     public int times() {
-        return minutesByDate.size();
+        return dates().size();
+    }
+
+    private DateSet dates() {
+        return shared.stream().map(Shared::dates).reduce(DateSet.NONE, DateSet::plus);
     }
 
     /** The most minutes that they share on one date; at least 1. */
     public int minutes() {
-        return Collections.max(minutesByDate.values());
+        return shared.size() == 1
+                ? shared.get(0).minutes()
+                : Collections.max(minutesByDate().values());
     }
 
     /** Every clash of meetings and busy times between two of these, in their order; exams are not looked at. */
@@ -73,21 +97,20 @@ public record Clash(
     }
 
     private static Optional<Clash> between(Engagement one, Engagement other, boolean exam) {
-        SortedMap<LocalDate, Integer> minutes = new TreeMap<>();
+        List<Shared> shared = new ArrayList<>();
         List<Hours> hours = new ArrayList<>();
         for (Stay some : one.stays()) {
             for (Stay others : other.stays()) {
                 if ((some.exam() || others.exam()) == exam && some.clashes(others)) {
-                    TimeRange shared = some.time().overlap(others.time()).orElseThrow();
-                    some.dates().and(others.dates()).stream()
-                            .forEach(date -> minutes.merge(date, shared.minutes(), Integer::sum));
+                    TimeRange time = some.time().overlap(others.time()).orElseThrow();
+                    shared.add(new Shared(some.dates().and(others.dates()), time.minutes()));
                     Days days = some.days().and(others.days());
                     if (!days.isEmpty()) {
-                        hours.add(new Hours(days, shared));
+                        hours.add(new Hours(days, time));
                     }
                 }
             }
         }
-        return minutes.isEmpty() ? Optional.empty() : Optional.of(new Clash(one, other, exam, hours, minutes));
+        return shared.isEmpty() ? Optional.empty() : Optional.of(new Clash(one, other, exam, hours, shared));
     }
 }

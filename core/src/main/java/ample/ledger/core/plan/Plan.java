@@ -1,6 +1,7 @@
 package ample.ledger.core.plan;
 
 import ample.ledger.core.schedule.EntryNumber;
+import ample.ledger.core.text.PlainText;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
@@ -23,8 +24,8 @@ public record Plan(String id, String season, String name, List<Pick> picks, List
     /** More sections than any week can hold. */
     public static final int MOST_PICKS = 60;
 
-    /** More busy times than that are cut off. */
-    public static final int MOST_BUSY = 400;
+    /** More busy times than that are cut off. A week of 20 shifts and 40 single dates fits. */
+    public static final int MOST_BUSY = 60;
 
     /** More characters than these of a name are cut off. */
     public static final int LONGEST_NAME = 60;
@@ -32,13 +33,13 @@ public record Plan(String id, String season, String name, List<Pick> picks, List
     private static final int LONGEST_NOTES = 4000;
 
     public Plan {
-        name = cut(name.strip(), LONGEST_NAME);
+        name = cut(PlainText.onOneLine(name).strip(), LONGEST_NAME);
         if (name.isBlank()) {
             throw new IllegalArgumentException("A plan needs a name");
         }
         picks = List.copyOf(picks);
         busy = busy.stream().limit(MOST_BUSY).toList();
-        notes = cut(notes, LONGEST_NOTES);
+        notes = cut(PlainText.of(notes), LONGEST_NOTES);
     }
 
     /** One with nothing in it. */

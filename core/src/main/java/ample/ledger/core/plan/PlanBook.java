@@ -26,6 +26,9 @@ public record PlanBook(long version, List<Plan> plans, Map<String, String> looke
     /** More plans than these of one season are not begun. */
     public static final int MOST_PLANS = 12;
 
+    /** A student who has as many can still take over those of a guest, once. */
+    public static final int MOST_ADOPTED = 2 * MOST_PLANS;
+
     /**
      * What was changed.
      *
@@ -148,19 +151,37 @@ public record PlanBook(long version, List<Plan> plans, Map<String, String> looke
     }
 
     /**
-     * With the plans of a guest beside those it has, however many these are; what is in it already, word for word, is not taken
-     * over twice.
+     * With the plans of a guest beside those it has, as long as a season has no more than {@link #MOST_ADOPTED}; what is in it
+     * already, word for word, is not taken over twice.
      */
     public PlanBook adopting(PlanBook guest) {
         PlanBook book = this;
         for (Plan plan : guest.plans) {
-            boolean known = book.ofSeason(plan.season()).stream()
-                    .anyMatch(own -> own.copy(plan.id(), plan.name()).equals(plan));
-            if (!known) {
-                book = book.putting(plan.copy(book.nextId(plan.season()), book.freeName(plan)));
-            }
+            book = book.bringing(plan, MOST_ADOPTED);
         }
         return book;
+    }
+
+    /** With one plan from elsewhere, looked at from now on; the same book when it is there already, or when there are enough. */
+    public PlanBook bringing(Plan plan) {
+        return bringing(plan, MOST_PLANS);
+    }
+
+    private PlanBook bringing(Plan plan, int most) {
+        return holds(plan) || ofSeason(plan.season()).size() >= most
+                ? this
+                : putting(plan.copy(nextId(plan.season()), freeName(plan)));
+    }
+
+    /** Whether it has that plan, word for word, under whatever name. */
+    public boolean holds(Plan plan) {
+        return ofSeason(plan.season()).stream()
+                .anyMatch(own -> own.copy(plan.id(), plan.name()).equals(plan));
+    }
+
+    /** Without the oldest of the changes that can be taken back; the same book where there is none. */
+    public PlanBook forgettingTheOldestChange() {
+        return past.isEmpty() ? this : new PlanBook(version, plans, looked, past.subList(1, past.size()));
     }
 
     private String freeName(Plan plan) {

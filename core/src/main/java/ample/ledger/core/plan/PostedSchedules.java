@@ -12,9 +12,11 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.NoSuchElementException;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * The schedules of all terms that are posted, read together as plans need them. Safe for many threads; what it has once
@@ -59,6 +61,24 @@ public final class PostedSchedules {
         return new DateRange(
                 all.stream().map(DateRange::first).min(LocalDate::compareTo).orElseThrow(),
                 all.stream().map(DateRange::last).max(LocalDate::compareTo).orElseThrow());
+    }
+
+    /**
+     * The years of all terms, from the first day of the first to the last of the last: what no busy time is outside of.
+     *
+     * @throws java.util.NoSuchElementException when no term is posted
+     */
+    public DateRange years() {
+        List<Integer> years = byTerm.values().stream()
+                .map(schedule -> schedule.term().dates())
+                .flatMap(
+                        dates -> Stream.of(dates.first().getYear(), dates.last().getYear()))
+                .sorted()
+                .toList();
+        if (years.isEmpty()) {
+            throw new NoSuchElementException("No term is posted");
+        }
+        return new DateRange(LocalDate.of(years.get(0), 1, 1), LocalDate.of(years.get(years.size() - 1), 12, 31));
     }
 
     public Optional<Attendance> find(String term, EntryNumber entry) {

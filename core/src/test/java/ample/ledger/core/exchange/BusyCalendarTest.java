@@ -1,6 +1,7 @@
 package ample.ledger.core.exchange;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import ample.ledger.core.calendar.DateRange;
 import ample.ledger.core.calendar.DateSet;
@@ -18,6 +19,8 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.BooleanSupplier;
 import java.util.stream.Collectors;
 import net.fortuna.ical4j.model.Calendar;
 import net.fortuna.ical4j.model.DateList;
@@ -41,6 +44,8 @@ class BusyCalendarTest {
 
     private static final ZoneId LISBON = ZoneId.of("Europe/Lisbon");
     private static final DateRange AUTUMN = new DateRange(LocalDate.of(2031, 9, 8), LocalDate.of(2031, 12, 19));
+
+    private static final BooleanSupplier IN_TIME = () -> false;
 
     /** Rules of the kinds in RFC 5545, section 3.8.5.3, each expanded by ical4j itself. */
     @ParameterizedTest
@@ -165,7 +170,73 @@ class BusyCalendarTest {
 
         Assertions.assertTimeoutPreemptively(
                 Duration.ofSeconds(20),
-                () -> BusyCalendar.read(file, LISBON, AUTUMN).orElseThrow());
+                () -> BusyCalendar.read(file, LISBON, AUTUMN, IN_TIME).orElseThrow());
+    }
+
+    /** Few lines that ask for more dates than anybody can count: each event is left out, and none of its times is looked at. */
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "RRULE:FREQ=DAILY;BYHOUR=0,1,2,3;BYMINUTE=0,1,2,3,4,5,6,7,8,9",
+                "RRULE:FREQ=WEEKLY;BYSECOND=1,2",
+                "RRULE:FREQ=DAILY;INTERVAL=2147483647",
+                "RRULE:FREQ=DAILY\r\nEXRULE:FREQ=DAILY",
+                "RRULE:FREQ=DAILY\r\nRRULE:FREQ=SECONDLY",
+                "RRULE:FREQ=DAILY\r\nRRULE:FREQ=DAILY\r\nRRULE:FREQ=DAILY\r\nRRULE:FREQ=DAILY\r\nRRULE:FREQ=DAILY"
+            })
+    void eventsThatNobodyIsBusyWithAreLeftOut(String rules) {
+        AtomicInteger asked = new AtomicInteger();
+        String hostile = event("DTSTART:20310908T080000Z", "DTEND:20310908T090000Z", rules);
+        String plain = event("DTSTART:20310911T090000", "DTEND:20310911T100000", "SUMMARY:Choir");
+
+        BusyCalendar.Reading reading = BusyCalendar.read(
+                        calendar(hostile, plain), LISBON, AUTUMN, () -> asked.incrementAndGet() < 0)
+                .orElseThrow();
+
+        assertThat(reading.outside()).isEqualTo(1);
+        assertThat(reading.busy()).extracting(BusyTime::label).containsExactly("Choir");
+        assertThat(asked.get())
+                .as("once for each event: no time was walked through")
+                .isEqualTo(2);
+    }
+
+    @Test
+    void whatLastsForEverIsBusyOnlyInTheDatesAskedFor() {
+        String endless = event("DTSTART:19700101T000000Z", "DTEND:99991231T000000Z", "SUMMARY:For ever");
+
+        assertThat(read(endless).busy())
+                .containsExactly(new BusyTime(
+                        "For ever",
+                        new Timing.Weekly(Days.of(DayOfWeek.values()), TimeRange.of("0:00", "23:59"), AUTUMN, 1)));
+    }
+
+    /** What was refused with which words; the file is small, the work would not be. */
+    @Test
+    void aFileThatAsksForTooMuchWorkIsRefused() {
+        String daily = event("DTSTART:20310908T080000Z", "DTEND:20310908T090000Z", "RRULE:FREQ=DAILY");
+        String once = event("DTSTART:20310908T080000Z", "DTEND:20310908T090000Z");
+        String zone = "BEGIN:VTIMEZONE\r\nTZID:x\r\nBEGIN:STANDARD\r\nDTSTART:19700101T000000\r\nTZOFFSETFROM:+0000\r\n"
+                + "TZOFFSETTO:+0100\r\nRRULE:FREQ=SECO\r\n NDLY\r\nEND:STANDARD\r\nEND:VTIMEZONE\r\n";
+
+        assertRefused(calendar(daily.repeat(400)), "repeat more than 20,000 times");
+        assertRefused(calendar(once.repeat(2_001)), "2,001 events");
+        assertRefused(calendar(once).repeat(201), "201 calendars");
+        assertRefused(
+                calendar(zone.replace("SECO\r\n NDLY", "YEARLY").repeat(1_000), once.repeat(500)),
+                "changes of the clock");
+        assertRefused(calendar(zone, once), "a time zone in it changes the clock");
+        assertRefused(calendar(zone.replace("SECO\r\n NDLY", "YEARLY;BYMINUTE=1,2,3"), once), "a time zone in it");
+        assertThat(BusyCalendar.read(calendar(zone.replace("SECO\r\n NDLY", "YEARLY"), once), LISBON, AUTUMN, IN_TIME))
+                .isPresent();
+        assertThatThrownBy(() -> BusyCalendar.read(calendar(once), LISBON, AUTUMN, () -> true))
+                .isInstanceOf(CalendarRefusedException.class)
+                .hasMessageContaining("took longer");
+    }
+
+    private static void assertRefused(String file, String why) {
+        assertThatThrownBy(() -> BusyCalendar.read(file, LISBON, AUTUMN, IN_TIME))
+                .isInstanceOf(CalendarRefusedException.class)
+                .hasMessageContaining(why);
     }
 
     /** RFC 5545, sections 3.6.1 (a duration instead of an end), 3.8.2.7 (transparent) and 3.8.1.11 (cancelled). */
@@ -198,7 +269,7 @@ class BusyCalendarTest {
         String first = calendar(event("DTSTART:20310910T090000", "DTEND:20310910T100000", "SUMMARY:Work"));
         String second = calendar(event("DTSTART:20310911T090000Z", "DTEND:20310911T100000Z", "SUMMARY:Choir"));
 
-        assertThat(BusyCalendar.read(first + second, LISBON, AUTUMN)
+        assertThat(BusyCalendar.read(first + second, LISBON, AUTUMN, IN_TIME)
                         .orElseThrow()
                         .busy())
                 .extracting(BusyTime::label)
@@ -210,7 +281,9 @@ class BusyCalendarTest {
         String floating = calendar(event("DTSTART:20310911T090000", "DTEND:20310911T100000", "SUMMARY:Choir"));
 
         for (ZoneId zone : List.of(LISBON, ZoneId.of("Asia/Tokyo"))) {
-            assertThat(BusyCalendar.read(floating, zone, AUTUMN).orElseThrow().busy())
+            assertThat(BusyCalendar.read(floating, zone, AUTUMN, IN_TIME)
+                            .orElseThrow()
+                            .busy())
                     .extracting(BusyTime::timing)
                     .containsExactly(new Timing.Once(LocalDate.of(2031, 9, 11), TimeRange.of("9:00", "10:00")));
         }
@@ -226,14 +299,14 @@ class BusyCalendarTest {
     }
 
     private static BusyCalendar.Reading read(String... events) {
-        return BusyCalendar.read(calendar(events), LISBON, AUTUMN).orElseThrow();
+        return BusyCalendar.read(calendar(events), LISBON, AUTUMN, IN_TIME).orElseThrow();
     }
 
     @Test
     void whatIsNoCalendarIsTold() {
-        assertThat(BusyCalendar.read("name,date\nx,2031-09-08\n", LISBON, AUTUMN))
+        assertThat(BusyCalendar.read("name,date\nx,2031-09-08\n", LISBON, AUTUMN, IN_TIME))
                 .isEmpty();
-        assertThat(BusyCalendar.read("", LISBON, AUTUMN)).isEmpty();
+        assertThat(BusyCalendar.read("", LISBON, AUTUMN, IN_TIME)).isEmpty();
     }
 
     private static BusyCalendar.Reading read(VEvent... events) {
@@ -249,7 +322,7 @@ class BusyCalendarTest {
         for (VEvent event : events) {
             calendar.add(event);
         }
-        return BusyCalendar.read(calendar.toString(), LISBON, AUTUMN).orElseThrow();
+        return BusyCalendar.read(calendar.toString(), LISBON, AUTUMN, IN_TIME).orElseThrow();
     }
 
     private static Set<LocalDate> dates(BusyCalendar.Reading reading) {

@@ -5,17 +5,22 @@ import static ample.ledger.core.plan.PlansOfTheKernel.pick;
 import static ample.ledger.core.plan.PlansOfTheKernel.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ample.ledger.core.calendar.DateRange;
+import ample.ledger.core.calendar.Days;
 import ample.ledger.core.calendar.TimeRange;
 import ample.ledger.core.calendar.Timing;
 import ample.ledger.core.exchange.PlanJson;
 import ample.ledger.core.exchange.PlanJson.FaultyPlanException;
 import ample.ledger.core.fixtures.SectionBuilder;
+import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
 import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class PlanBookTest {
 
@@ -91,6 +96,72 @@ class PlanBookTest {
 
         assertThat(PlanJson.read(PlanJson.write(plan), "1")).isEqualTo(plan);
         assertThat(PlanJson.readBook(PlanJson.writeBook(book))).isEqualTo(book);
+    }
+
+    /** 286 bytes that kept a processor busy for minutes: every date between the years 1 and 200,000,000 was walked through. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "\"first\":\"0001-01-01\",\"last\":\"+200000000-12-31\" | A date is written as in 2031-09-08.",
+                "\"first\":\"2031-09-08\",\"last\":\"+999999999-12-31\" | A date is written as in 2031-09-08.",
+                "\"first\":\"2031-09-08\",\"last\":\"2040-09-08\"       | 2040-09-08 is in no year for which",
+                "\"first\":\"1999-09-08\",\"last\":\"2031-12-19\"       | 1999-09-08 is in no year for which",
+                "\"date\":\"2033-01-01\"                                | those are 2031 to 2032",
+            })
+    void datesOutsideThePostedYearsAreRefused(String dates, String says) {
+        String plan = """
+                {"format":"ample-ledger-plan","version":1,"name":"A","season":"autumn-2031",
+                 "busy":[{"label":"x","days":["monday"],%s,"starts":"9:00","ends":"10:00"}]}
+                """.formatted(dates);
+
+        Assertions.assertThatThrownBy(() ->
+                        PlanJson.read(plan, "1", new DateRange(LocalDate.of(2031, 1, 1), LocalDate.of(2032, 12, 31))))
+                .isInstanceOf(FaultyPlanException.class)
+                .hasMessageContaining("busy[0]: ")
+                .hasMessageContaining(says);
+    }
+
+    @Test
+    void aBusyTimeRepeatsForThreeYearsAtMost() {
+        DateRange years = new DateRange(LocalDate.of(2031, 1, 1), LocalDate.of(2034, 12, 31));
+
+        Assertions.assertThatThrownBy(
+                        () -> new Timing.Weekly(Days.of(DayOfWeek.FRIDAY), TimeRange.of("9:00", "10:00"), years, 1))
+                .hasMessageContaining("160 weeks at most");
+    }
+
+    /** What lies stored from before there was a limit does not keep a student from the rest of it. */
+    @Test
+    void aStoredBookIsReadWithoutWhatNoneKeepsAnyLonger() {
+        PlanBook book = PlanJson.readBook("""
+                {"version":7,"plans":[{"id":"1","name":"Plan A","season":"autumn-2031","notes":"Ask\\u0000 about\\ud800 it",
+                 "sections":[{"term":"autumn-2031","entry":"40127"}],
+                 "busy":[{"label":"endless","days":["monday"],"first":"0001-01-01","last":"+200000000-12-31","starts":"9:00","ends":"10:00"},
+                         {"label":"shift","date":"2031-10-02","starts":"9:00","ends":"10:00"}]}]}
+                """);
+
+        assertThat(book.version()).isEqualTo(7);
+        assertThat(book.current(SEASON).busy()).extracting(BusyTime::label).containsExactly("shift");
+        assertThat(book.current(SEASON).picks()).hasSize(1);
+        assertThat(book.current(SEASON).notes()).isEqualTo("Ask about it");
+    }
+
+    @Test
+    void aPlanIsBroughtInOnceAndNotBesideTwelveOthers() {
+        PlanBook book = PlanBook.EMPTY.bringing(plan("TIDE 214 T1"));
+        assertThat(book.bringing(plan("TIDE 214 T1"))).isSameAs(book);
+
+        for (int i = 0; i < 40; i++) {
+            String words = "notes " + i;
+            book = book.bringing(plan("TIDE 214 T1").noted(words));
+        }
+        assertThat(book.ofSeason(SEASON)).hasSize(PlanBook.MOST_PLANS);
+        for (int i = 0; i < 40; i++) {
+            String words = "guest's notes " + i;
+            book = book.adopting(PlanBook.EMPTY.changing(SEASON, "noted", plan -> plan.noted(words)));
+        }
+        assertThat(book.ofSeason(SEASON)).hasSize(PlanBook.MOST_ADOPTED);
     }
 
     @Test
