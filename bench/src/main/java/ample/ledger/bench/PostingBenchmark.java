@@ -135,7 +135,7 @@ public class PostingBenchmark {
     @Benchmark
     public Editions.Posting post() {
         turn = !turn;
-        return editions.post(turn ? one : other, "bench", NOW);
+        return editions.post(turn ? one : other, "bench", "desk", NOW);
     }
 
     /** From the zip: read, checked, looked over for warnings, posted. */
@@ -143,7 +143,7 @@ public class PostingBenchmark {
     public Editions.Posting readLookOverAndPost() {
         ScheduleBundle read = ScheduleBundle.read(zip);
         PostingChecks.warningsOf(read.schedule());
-        return editions.post(read, "bench", NOW);
+        return editions.post(read, "bench", "desk", NOW);
     }
 
     /** The peer: the same rows into the same tables. */

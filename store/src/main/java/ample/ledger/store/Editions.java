@@ -49,13 +49,15 @@ public class Editions {
      * Makes {@code bundle} the current edition of its term, whole or not at all. Readers see the edition before it until
      * it is whole.
      *
+     * @param by who posts it: the name of an account, or how else it is posted
      * @throws PostingUnderWayException when somebody else is posting the term
      * @throws FaultyBundleException when the term is another institution's
      */
-    public Posting post(ScheduleBundle bundle, String note, Instant now) {
+    public Posting post(ScheduleBundle bundle, String note, String by, Instant now) {
         String institution = bundle.schedule().institution().code();
         String term = bundle.schedule().term().code();
         return transaction.execute(status -> {
+            Unhurried.here(dataSource);
             lock(term);
             Optional<Edition> current = mapper.current(term);
             current.map(Edition::institution)
@@ -65,7 +67,7 @@ public class Editions {
                 return new Posting(current.get(), false);
             }
             int number = mapper.lastNumber(term) + 1;
-            Edition draft = new Edition(0, institution, term, number, now, note, bundle.checksum());
+            Edition draft = new Edition(0, institution, term, number, now, note, by, bundle.checksum());
             Edition edition = draft.withId(mapper.insertEdition(draft));
             load(edition, bundle.tables());
             makeCurrent(edition);
@@ -115,6 +117,7 @@ public class Editions {
     /** The tables of the edition, as they were posted. */
     public BundleTables tables(Edition edition) {
         return transaction.execute(status -> {
+            Unhurried.here(dataSource);
             Map<String, BundleTable> tables = new LinkedHashMap<>();
             for (TableSchema schema : BundleFormat.current().tables()) {
                 TableBuilder rows = new TableBuilder(schema);

@@ -61,8 +61,9 @@ public final class News implements DisposableBean {
                 // The database is away; it will be told of once it is back.
                 LOG.debug("No news for now: {}", e.getMessage());
                 pause();
-            } catch (RuntimeException e) {
-                LOG.warn("News of {} could not be taken in: {}", channel, e.getMessage());
+            } catch (RuntimeException | Error e) {
+                // Whatever it is: were this thread to end, nothing new would ever be heard of again.
+                LOG.error("News of {} could not be taken in", channel, e);
                 pause();
             }
         }

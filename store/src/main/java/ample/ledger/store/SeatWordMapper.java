@@ -7,6 +7,7 @@ import java.util.List;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Options;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
@@ -16,7 +17,7 @@ import org.apache.ibatis.annotations.Update;
 interface SeatWordMapper {
 
     /** A row of the table. */
-    record Row(String term, String pool, int enrolled, int waiting, int promised, Instant at, Instant recordedAt) {
+    record Row(String term, String pool, int enrolled, int waiting, int promised, Instant at, long change) {
 
         SeatWord word() {
             return new SeatWord(term, pool, new SeatPool.Count(enrolled, waiting, promised), at);
@@ -25,22 +26,30 @@ interface SeatWordMapper {
 
     @Insert({
         "<script>",
-        "INSERT INTO seat_word (term, pool, enrolled, waiting, promised, at, recorded_at) VALUES",
+        "INSERT INTO seat_word (term, pool, enrolled, waiting, promised, at, change) VALUES",
         "<foreach collection='words' item='word' separator=','>",
         "(#{word.term}, #{word.pool}, #{word.count.enrolled}, #{word.count.waiting}, #{word.count.promised},",
-        " #{word.at}, clock_timestamp())",
+        " #{word.at}, #{change})",
         "</foreach>",
         "ON CONFLICT (term, pool) DO UPDATE SET enrolled = EXCLUDED.enrolled, waiting = EXCLUDED.waiting,",
-        " promised = EXCLUDED.promised, at = EXCLUDED.at, recorded_at = EXCLUDED.recorded_at",
+        " promised = EXCLUDED.promised, at = EXCLUDED.at, change = EXCLUDED.change",
         "</script>"
     })
-    void put(@Param("words") List<SeatWord> words);
+    void put(@Param("words") List<SeatWord> words, @Param("change") long change);
 
-    /** Recorded at this moment or later, in the order of recording. */
-    @Select("SELECT term, pool, enrolled, waiting, promised, at, recorded_at AS \"recordedAt\""
-            + " FROM seat_word"
-            + " WHERE recorded_at >= #{moment} ORDER BY recorded_at")
-    List<Row> since(Instant moment);
+    /**
+     * The number of a change that is begun. Whoever asks next waits until this transaction ends, so that changes are committed in the
+     * order of their numbers.
+     */
+    @Select(
+            "SELECT nextval('seat_change') FROM (SELECT pg_advisory_xact_lock(hashtextextended('seat_change', 0))) AS alone")
+    @Options(flushCache = Options.FlushCachePolicy.TRUE)
+    long nextChange();
+
+    /** Those of later changes, in their order. */
+    @Select("SELECT term, pool, enrolled, waiting, promised, at, change FROM seat_word"
+            + " WHERE change > #{change} ORDER BY change")
+    List<Row> since(long change);
 
     @Delete("DELETE FROM seat_word")
     void forget();

@@ -1,16 +1,14 @@
 package ample.ledger.store;
 
 import ample.ledger.core.registrar.SeatWord;
-import java.time.Duration;
-import java.time.Instant;
 import java.util.List;
 import org.springframework.transaction.support.TransactionTemplate;
 
-/** The registrar's last word on every pool of seats, shared by all instances of the application. */
+/**
+ * The registrar's last word on every pool of seats, shared by all instances of the application. Changes are numbered in the order in
+ * which they are committed, from 1 on, and never anew: a page that knows of one can ask any instance what came after it.
+ */
 public class SeatWords {
-
-    /** A transaction that began to record before another may be seen after it; none takes longer than this. */
-    private static final Duration OVERLAP = Duration.ofSeconds(10);
 
     private final SeatWordMapper mapper;
     private final TransactionTemplate transaction;
@@ -21,28 +19,27 @@ public class SeatWords {
     }
 
     /**
-     * What was recorded, and from when on to ask next.
+     * A word on a pool.
      *
-     * @param words may name what was told before once more
+     * @param change the number of the change that brought it
      */
-    public record News(List<SeatWord> words, Instant next) {}
+    public record Numbered(SeatWord word, long change) {}
 
     /** Takes words over, all or none, and tells every instance that listens. */
     public void put(List<SeatWord> words) {
         if (!words.isEmpty()) {
             transaction.executeWithoutResult(status -> {
-                mapper.put(words);
+                mapper.put(words, mapper.nextChange());
                 mapper.announce();
             });
         }
     }
 
-    /** What was recorded since {@link News#next()} of the last time, or since ever for {@link Instant#EPOCH}. */
-    public News since(Instant moment) {
-        List<SeatWordMapper.Row> rows = mapper.since(moment);
-        Instant next =
-                rows.isEmpty() ? moment : rows.get(rows.size() - 1).recordedAt().minus(OVERLAP);
-        return new News(rows.stream().map(SeatWordMapper.Row::word).toList(), next.isAfter(moment) ? next : moment);
+    /** The words of all changes after that one, in their order; of all there were for 0. Each pool has only its last word. */
+    public List<Numbered> since(long change) {
+        return mapper.since(change).stream()
+                .map(row -> new Numbered(row.word(), row.change()))
+                .toList();
     }
 
     /** Forgets every word: the registrar begins anew. */

@@ -24,12 +24,17 @@ public class StoreConfiguration {
     }
 
     @Bean
-    Uploads uploads(UploadMapper mapper) {
-        return new Uploads(mapper);
+    Uploads uploads(UploadMapper mapper, DataSource dataSource, PlatformTransactionManager transactions) {
+        return new Uploads(mapper, dataSource, new TransactionTemplate(transactions));
     }
 
     @Bean
-    Plans plans(PlanMapper mapper) {
-        return new Plans(mapper);
+    Visitors visitors(VisitorMapper mapper, PlatformTransactionManager transactions) {
+        return new Visitors(mapper, new TransactionTemplate(transactions));
+    }
+
+    @Bean
+    Shares shares(ShareMapper mapper) {
+        return new Shares(mapper);
     }
 }

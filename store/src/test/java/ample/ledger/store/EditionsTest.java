@@ -58,7 +58,7 @@ class EditionsTest {
 
     @Test
     void whatIsPostedReadsBackAsItWas() {
-        Edition edition = editions.post(KERNEL, "The first", NOW).edition();
+        Edition edition = editions.post(KERNEL, "The first", "desk", NOW).edition();
 
         assertThat(editions.allCurrent()).containsExactly(edition);
         assertThat(editions.current("autumn-2031")).contains(edition);
@@ -74,7 +74,7 @@ class EditionsTest {
     @ValueSource(longs = {11, 12, 13})
     void aGeneratedBundleComesOutAsItWentIn(long seed) {
         ScheduleBundle made = ScheduleBundle.of(new DemoBundles(Schedules.kernel(), seed).autumn(500));
-        Edition edition = editions.post(made, "", NOW).edition();
+        Edition edition = editions.post(made, "", "desk", NOW).edition();
 
         ScheduleBundle out = ScheduleBundle.of(editions.tables(edition));
 
@@ -84,16 +84,16 @@ class EditionsTest {
 
     @Test
     void theSameTablesAgainChangeNothing() {
-        Edition first = editions.post(KERNEL, "The first", NOW).edition();
+        Edition first = editions.post(KERNEL, "The first", "desk", NOW).edition();
 
-        assertThat(editions.post(KERNEL, "The same", NOW.plusSeconds(60)))
+        assertThat(editions.post(KERNEL, "The same", "desk", NOW.plusSeconds(60)))
                 .isEqualTo(new Editions.Posting(first, false));
     }
 
     @Test
     void aCorrectionBecomesTheNextEditionAndTheFirstStaysAsItWas() {
-        Edition first = editions.post(KERNEL, "The first", NOW).edition();
-        Edition second = editions.post(renamed(KERNEL, "Glacier Studies"), "A correction", NOW)
+        Edition first = editions.post(KERNEL, "The first", "desk", NOW).edition();
+        Edition second = editions.post(renamed(KERNEL, "Glacier Studies"), "A correction", "desk", NOW)
                 .edition();
 
         assertThat(second.number()).isEqualTo(2);
@@ -103,10 +103,11 @@ class EditionsTest {
 
     @Test
     void aFaultyBundleChangesNothing() {
-        Edition first = editions.post(KERNEL, "The first", NOW).edition();
+        Edition first = editions.post(KERNEL, "The first", "desk", NOW).edition();
 
         assertThatExceptionOfType(FaultyBundleException.class)
-                .isThrownBy(() -> editions.post(ScheduleBundle.of(without(KERNEL.tables(), "terms")), "Broken", NOW))
+                .isThrownBy(() ->
+                        editions.post(ScheduleBundle.of(without(KERNEL.tables(), "terms")), "Broken", "desk", NOW))
                 .withMessageContaining("terms.csv: It must have exactly one row, and has 0.");
         assertThat(editions.current("autumn-2031")).contains(first);
     }
@@ -116,7 +117,7 @@ class EditionsTest {
     void aPostingThatFailsHalfWayLeavesNoTrace() throws SQLException {
         ScheduleBundle bad = changed(KERNEL, "notes", 4, "a zero: \0");
 
-        assertThatExceptionOfType(RuntimeException.class).isThrownBy(() -> editions.post(bad, "Refused", NOW));
+        assertThatExceptionOfType(RuntimeException.class).isThrownBy(() -> editions.post(bad, "Refused", "desk", NOW));
 
         assertThat(count("SELECT count(*) FROM edition")).isZero();
         assertThat(count("SELECT count(*) FROM institution")).isZero();
@@ -132,7 +133,7 @@ class EditionsTest {
             postings.add(() -> {
                 together.await();
                 try {
-                    return editions.post(bundle, name, NOW).edition().note();
+                    return editions.post(bundle, name, "desk", NOW).edition().note();
                 } catch (PostingUnderWayException told) {
                     assertThat(told).hasMessageContaining("Another posting of autumn-2031 is under way");
                     return "told";
@@ -164,16 +165,16 @@ class EditionsTest {
             sql.execute("SELECT pg_advisory_xact_lock(hashtextextended('autumn-2031', 0))");
 
             assertThatExceptionOfType(PostingUnderWayException.class)
-                    .isThrownBy(() -> editions.post(KERNEL, "The second", NOW));
+                    .isThrownBy(() -> editions.post(KERNEL, "The second", "desk", NOW));
         }
-        assertThat(editions.post(KERNEL, "Now it works", NOW).posted()).isTrue();
+        assertThat(editions.post(KERNEL, "Now it works", "desk", NOW).posted()).isTrue();
     }
 
     @Test
     void anEarlierEditionCanBeMadeCurrentAgain() {
-        Edition first = editions.post(KERNEL, "The first", NOW).edition();
-        Edition second =
-                editions.post(renamed(KERNEL, "Wrong"), "A mistake", NOW).edition();
+        Edition first = editions.post(KERNEL, "The first", "desk", NOW).edition();
+        Edition second = editions.post(renamed(KERNEL, "Wrong"), "A mistake", "desk", NOW)
+                .edition();
 
         assertThat(editions.makeCurrent("autumn-2031", 1)).contains(first);
 
@@ -184,11 +185,11 @@ class EditionsTest {
 
     @Test
     void aTermStaysWithTheInstitutionThatPostedItFirst() {
-        editions.post(KERNEL, "The first", NOW);
+        editions.post(KERNEL, "The first", "desk", NOW);
         ScheduleBundle another = changed(KERNEL, "institution", 0, "saltern");
 
         assertThatExceptionOfType(FaultyBundleException.class)
-                .isThrownBy(() -> editions.post(another, "", NOW))
+                .isThrownBy(() -> editions.post(another, "", "desk", NOW))
                 .withMessageContaining("This is a term of halvermere; every term of the system has a code of its own.");
     }
 
@@ -200,7 +201,7 @@ class EditionsTest {
             assertThat(told.tryAcquire(1, 20, TimeUnit.SECONDS))
                     .as("told once at first")
                     .isTrue();
-            editions.post(KERNEL, "The first", NOW);
+            editions.post(KERNEL, "The first", "desk", NOW);
             assertThat(told.tryAcquire(1, 20, TimeUnit.SECONDS))
                     .as("told of the posting")
                     .isTrue();

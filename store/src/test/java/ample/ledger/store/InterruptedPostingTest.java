@@ -39,14 +39,14 @@ class InterruptedPostingTest {
     public static void main(String[] arguments) throws Exception {
         new TestStore(new TestDatabase(arguments[0], arguments[1], arguments[2]))
                 .editions()
-                .post(ScheduleBundle.read(Path.of(arguments[3])), "Killed", NOW);
+                .post(ScheduleBundle.read(Path.of(arguments[3])), "Killed", "desk", NOW);
     }
 
     @Test
     void aProcessKilledInTheMiddleLeavesNoTrace() throws Exception {
         TestStore store = new TestStore();
         TestDatabase database = store.database();
-        Edition first = store.editions().post(KERNEL, "The first", NOW).edition();
+        Edition first = store.editions().post(KERNEL, "The first", "desk", NOW).edition();
         Path other = EditionsTest.corrected(folder);
         try (Connection holdUp = database.asOwner().getConnection()) {
             lock(holdUp);
@@ -77,14 +77,15 @@ class InterruptedPostingTest {
         ExecutorService thread = Executors.newSingleThreadExecutor();
         try {
             TestStore store = new TestStore(TestDatabase.create(cluster));
-            Edition first = store.editions().post(KERNEL, "The first", NOW).edition();
+            Edition first =
+                    store.editions().post(KERNEL, "The first", "desk", NOW).edition();
             ScheduleBundle other = ScheduleBundle.read(EditionsTest.corrected(folder.resolve("bundle")));
             var told = new Semaphore(0);
             var news = new News(News.Channel.EDITION, store.dataSource(), Duration.ofSeconds(1), told::release);
             Connection holdUp = store.database().asOwner().getConnection();
             lock(holdUp);
             Future<Editions.Posting> posting =
-                    thread.submit(() -> store.editions().post(other, "Cut off", NOW));
+                    thread.submit(() -> store.editions().post(other, "Cut off", "desk", NOW));
             awaitBlocked(store.database());
 
             TestDatabase.run("stop", cluster.toString());
@@ -112,7 +113,9 @@ class InterruptedPostingTest {
                 .isEqualTo(1);
         for (int i = 0; i < 50; i++) {
             try {
-                assertThat(editions.post(next, "The next", NOW).edition().number())
+                assertThat(editions.post(next, "The next", "desk", NOW)
+                                .edition()
+                                .number())
                         .isEqualTo(2);
                 return;
             } catch (PostingUnderWayException serverHasNotNoticedYet) {

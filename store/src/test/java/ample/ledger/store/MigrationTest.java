@@ -21,14 +21,7 @@ class MigrationTest {
 
     @Test
     void anEditionOfTheFirstFormatIsStillReadAndSaysNoMoreThanItDid() throws Exception {
-        Flyway.configure()
-                .dataSource(database.asOwner())
-                .defaultSchema("ledger")
-                .createSchemas(false)
-                .placeholders(Map.of("app_role", "ledger_app"))
-                .target(MigrationVersion.fromVersion("1"))
-                .load()
-                .migrate();
+        migrateTo("1");
         try (Connection connection = database.asOwner().getConnection();
                 Statement sql = connection.createStatement()) {
             for (String row : new String[] {
@@ -66,5 +59,43 @@ class MigrationTest {
         assertThat(schedule.sections())
                 .extracting(section -> section.listing())
                 .containsExactly(Optional.of(new CrossListing("A", true)), Optional.of(new CrossListing("A", false)));
+    }
+
+    @Test
+    void studentsKeepTheirPlansAndNobodyWhoLooksAtOneReadsItsNotes() throws Exception {
+        migrateTo("8");
+        try (Connection connection = database.asOwner().getConnection();
+                Statement sql = connection.createStatement()) {
+            for (String row : new String[] {
+                "plan_book VALUES ('wren', 4, '{\"version\": 4}', now())",
+                "plan_share VALUES ('one', 'wren', 'reading', 'autumn-2031', '1', '{\"notes\": \"Mine\"}', now())",
+                "plan_share VALUES ('two', 'guest:abc', 'reading', 'autumn-2031', '1', '{\"notes\": \"Mine\"}', now())",
+                "seat_word VALUES ('autumn-2031', 'P1', 10, 0, 0, now(), now())",
+            }) {
+                sql.execute("INSERT INTO ledger." + row);
+            }
+        }
+
+        TestStore store = new TestStore(database);
+
+        assertThat(store.visitors().find("student:wren"))
+                .map(Visitors.Found::content)
+                .hasValue("{\"plans\": {\"version\": 4}}");
+        assertThat(store.shares().of("student:wren"))
+                .extracting(Shares.Share::content)
+                .containsExactly("{\"notes\": \"\"}");
+        assertThat(store.shares().find("two")).isPresent();
+        assertThat(store.seatWords().since(0)).hasSize(1);
+    }
+
+    private void migrateTo(String version) {
+        Flyway.configure()
+                .dataSource(database.asOwner())
+                .defaultSchema("ledger")
+                .createSchemas(false)
+                .placeholders(Map.of("app_role", "ledger_app"))
+                .target(MigrationVersion.fromVersion(version))
+                .load()
+                .migrate();
     }
 }

@@ -4,9 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ample.ledger.core.registrar.SeatWord;
 import ample.ledger.core.schedule.SeatPool.Count;
+import ample.ledger.store.SeatWords.Numbered;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.concurrent.Executors;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.BeforeAll;
@@ -38,18 +42,56 @@ class SeatWordsTest {
         store.seatWords().put(List.of(FIRST, OTHER));
         store.seatWords().put(List.of(second));
 
-        assertThat(store.seatWords().since(Instant.EPOCH).words()).containsExactly(OTHER, second);
+        assertThat(store.seatWords().since(0)).extracting(Numbered::word).containsExactly(OTHER, second);
     }
 
     @Test
-    void whatIsAskedNextLeavesNothingOut() {
+    void whatComesAfterAChangeIsAllThatWasNotKnown() {
         store.seatWords().put(List.of(FIRST));
-        Instant next = store.seatWords().since(Instant.EPOCH).next();
+        long known = last(store.seatWords().since(0));
         store.seatWords().put(List.of(OTHER));
 
-        assertThat(store.seatWords().since(next).words()).contains(OTHER);
-        assertThat(store.seatWords().since(Instant.now().plusSeconds(60)).words())
-                .isEmpty();
+        assertThat(store.seatWords().since(known)).extracting(Numbered::word).containsExactly(OTHER);
+        assertThat(store.seatWords().since(last(store.seatWords().since(0)))).isEmpty();
+    }
+
+    /** Also after the registrar began anew: a page that is open since before does not take old numbers for new ones. */
+    @Test
+    void numbersNeverBeginAnew() {
+        store.seatWords().put(List.of(FIRST));
+        long before = last(store.seatWords().since(0));
+        store.seatWords().forget();
+        store.seatWords().put(List.of(FIRST));
+
+        assertThat(last(store.seatWords().since(0))).isGreaterThan(before);
+    }
+
+    /** Whoever asks while many put always sees all changes up to the last that it sees: none with a lower number comes later. */
+    @Test
+    void changesAreSeenInTheOrderOfTheirNumbers() throws Exception {
+        var putting = Executors.newFixedThreadPool(4);
+        try {
+            for (int i = 0; i < 200; i++) {
+                SeatWord word = new SeatWord("autumn-2031", "Q" + i, new Count(i, 0, 0), NOW);
+                putting.execute(() -> store.seatWords().put(List.of(word)));
+            }
+            putting.shutdown();
+            Set<Long> seen = new TreeSet<>();
+            long known = 0;
+            while (!putting.isTerminated() || seen.size() < 200) {
+                for (Numbered word : store.seatWords().since(known)) {
+                    seen.add(word.change());
+                    known = word.change();
+                }
+            }
+            assertThat(store.seatWords().since(0)).extracting(Numbered::change).containsExactlyElementsOf(seen);
+        } finally {
+            putting.shutdownNow();
+        }
+    }
+
+    private static long last(List<Numbered> words) {
+        return words.get(words.size() - 1).change();
     }
 
     @Test

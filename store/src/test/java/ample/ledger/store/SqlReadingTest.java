@@ -52,7 +52,7 @@ class SqlReadingTest {
     @BeforeContainer
     static void loadTheDemo() throws Exception {
         TestStore store = new TestStore();
-        store.editions().post(Schedules.kernelBundle(), "", Instant.parse("2031-06-17T08:41:00Z"));
+        store.editions().post(Schedules.kernelBundle(), "", "desk", Instant.parse("2031-06-17T08:41:00Z"));
         connection = store.database().asOwner().getConnection();
         try (Statement sql = connection.createStatement()) {
             sql.execute(new String(

@@ -32,7 +32,7 @@ public record TestDatabase(String url, String ownerPassword, String appPassword)
     }
 
     /** As {@link #create()}, in the cluster of this folder. */
-    static TestDatabase create(Path folder) {
+    public static TestDatabase create(Path folder) {
         String name = "test_" + UUID.randomUUID().toString().replace("-", "");
         run("database", folder.toString(), name);
         Properties connection = new Properties();
@@ -84,7 +84,7 @@ public record TestDatabase(String url, String ownerPassword, String appPassword)
     }
 
     /** Runs the script that looks after clusters. */
-    static void run(String... arguments) {
+    public static void run(String... arguments) {
         List<String> command = new ArrayList<>();
         command.add(Schedules.repository().resolve("tools/postgres.sh").toString());
         command.addAll(List.of(arguments));

@@ -24,7 +24,8 @@ final class TestStore {
     private final DataSource dataSource;
     private final Editions editions;
     private final Uploads uploads;
-    private final Plans plans;
+    private final Visitors visitors;
+    private final Shares shares;
     private final SeatWords seatWords;
 
     TestStore() throws Exception {
@@ -50,18 +51,24 @@ final class TestStore {
         SqlSessionFactory sessions = factory.getObject();
         SqlSessionTemplate template = new SqlSessionTemplate(sessions);
         sessions.getConfiguration().addMapper(UploadMapper.class);
-        sessions.getConfiguration().addMapper(PlanMapper.class);
+        sessions.getConfiguration().addMapper(VisitorMapper.class);
+        sessions.getConfiguration().addMapper(ShareMapper.class);
         EditionMapper mapper = template.getMapper(EditionMapper.class);
-        uploads = new Uploads(template.getMapper(UploadMapper.class));
-        plans = new Plans(template.getMapper(PlanMapper.class));
         var transactions = new TransactionTemplate(new DataSourceTransactionManager(dataSource));
+        uploads = new Uploads(template.getMapper(UploadMapper.class), dataSource, transactions);
+        visitors = new Visitors(template.getMapper(VisitorMapper.class), transactions);
+        shares = new Shares(template.getMapper(ShareMapper.class));
         sessions.getConfiguration().addMapper(SeatWordMapper.class);
         seatWords = new SeatWords(template.getMapper(SeatWordMapper.class), transactions);
         editions = new Editions(mapper, dataSource, transactions);
     }
 
-    Plans plans() {
-        return plans;
+    Visitors visitors() {
+        return visitors;
+    }
+
+    Shares shares() {
+        return shares;
     }
 
     Uploads uploads() {

@@ -1,0 +1,111 @@
+package ample.ledger.store;
+
+import java.time.Duration;
+import java.util.Optional;
+import java.util.function.Function;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/**
+ * What is kept for visitors, students and guests alike: one document each. What stands in it, it does not know.
+ *
+ * <p>Changes of one visitor's document come one after the other, whichever instance makes them: each begins with what the one
+ * before it has left. Students' documents stay; a guest's goes when the guest has not come for {@link #GUESTS}.
+ */
+public class Visitors {
+
+    /** From a guest's last visit on. */
+    public static final Duration GUESTS = Duration.ofDays(60);
+
+    /** Of a guest who has not come back with their cookie yet: most never do, and some programs never will. */
+    static final Duration FIRST_VISIT = Duration.ofHours(1);
+
+    /** Once a day is often enough to note that a guest has come. */
+    private static final Duration NOTED_AGAIN = Duration.ofDays(1);
+
+    private static final String STUDENT = "student:";
+    private static final String GUEST = "guest:";
+
+    private final VisitorMapper mapper;
+    private final TransactionTemplate transaction;
+
+    Visitors(VisitorMapper mapper, TransactionTemplate transaction) {
+        this.mapper = mapper;
+        this.transaction = transaction;
+    }
+
+    /** How a student is named here. */
+    public static String student(String name) {
+        return STUDENT + name;
+    }
+
+    /** How a guest is named here, by a digest of what only their browser knows. */
+    public static String guest(String digest) {
+        return GUEST + digest;
+    }
+
+    /**
+     * What is kept for one visitor.
+     *
+     * @param content JSON
+     * @param renewed whether a guest is kept for longer from now on, and so must be the cookie that names them
+     */
+    public record Found(String content, boolean renewed) {}
+
+    /**
+     * What becomes of a document.
+     *
+     * @param content what is to be kept; empty to leave everything as it is
+     * @param answer for who asked for the change
+     */
+    public record Change<T>(Optional<String> content, T answer) {}
+
+    /** What is kept for a visitor; empty for nothing. */
+    public Optional<Found> find(String owner) {
+        return mapper.find(owner, GUESTS.minus(NOTED_AGAIN).toSeconds()).map(row -> {
+            if (row.due()) {
+                mapper.comeBack(owner, GUESTS.toSeconds());
+            }
+            return new Found(row.content(), row.due());
+        });
+    }
+
+    /** Whether a guest has come back with their cookie since something was first kept for them; true of students. */
+    public boolean cameBack(String owner) {
+        return !owner.startsWith(GUEST) || mapper.cameBack(owner).orElse(false);
+    }
+
+    /**
+     * Changes a document. No other change of it comes in between.
+     *
+     * @param change makes the new document of that which is there; of nothing where there is none
+     * @return what {@code change} answered
+     */
+    public <T> T change(String owner, Function<Optional<String>, Change<T>> change) {
+        return transaction.execute(status -> {
+            boolean guest = owner.startsWith(GUEST);
+            boolean begun = mapper.begin(owner, guest ? FIRST_VISIT.toSeconds() : null) == 1;
+            Optional<String> before = Optional.of(mapper.lock(owner)).filter(content -> !begun);
+            Change<T> after = change.apply(before);
+            if (after.content().isPresent()) {
+                mapper.update(owner, after.content().get());
+            } else if (begun) {
+                status.setRollbackOnly();
+            }
+            return after.answer();
+        });
+    }
+
+    /** Forgets a visitor, with everything that they show to others. */
+    public void forget(String owner) {
+        mapper.delete(owner);
+    }
+
+    /**
+     * Forgets every guest who has not come for long.
+     *
+     * @return how many
+     */
+    public int sweep() {
+        return mapper.deleteExpired();
+    }
+}
