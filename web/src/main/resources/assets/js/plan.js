@@ -29,9 +29,27 @@ function offline(words) {
   note.textContent = words;
 }
 
-/** Sends a form and shows what comes of it; keeps trying while there is no connection. */
-async function send(form, button) {
+/** What is being sent; the next form waits for it, so that a guest's second finds the cookie that the first has brought. */
+let sending = Promise.resolve();
+
+/** Sends a form, as it is now, once those before it are sent. */
+function sendInTurn(form, button) {
   const data = new FormData(form, button);
+  sending = sending.then(() => send(form, data));
+}
+
+/** Says what the page of a trouble says; the page that is shown stays. */
+function tellTrouble(html) {
+  const trouble = new DOMParser().parseFromString(html, "text/html");
+  offline(
+    [...trouble.querySelectorAll("main.trouble > h1, main.trouble > p")]
+      .map((part) => part.textContent)
+      .join(" "),
+  );
+}
+
+/** Sends a form and shows what comes of it; keeps trying while there is no connection. */
+async function send(form, data) {
   const files = [...data.values()].some((value) => value instanceof File);
   let response;
   try {
@@ -44,7 +62,11 @@ async function send(form, button) {
     offline(
       "The connection is lost. What you did is not lost: it is sent as soon as the connection is back. Leave this page open.",
     );
-    setTimeout(() => send(form, button), TRY_AGAIN);
+    await new Promise((again) => setTimeout(again, TRY_AGAIN));
+    return send(form, data);
+  }
+  if (!response.ok) {
+    tellTrouble(await response.text());
     return;
   }
   offline("");
@@ -93,7 +115,7 @@ function followForms() {
     event.preventDefault();
     const form = event.target;
     if (form.method === "post") {
-      send(form, event.submitter);
+      sendInTurn(form, event.submitter);
     } else {
       const asked = new URLSearchParams(
         [...new FormData(form)].filter(([, value]) => value !== ""),

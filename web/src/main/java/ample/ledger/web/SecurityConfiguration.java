@@ -1,6 +1,9 @@
 package ample.ledger.web;
 
+import ample.ledger.web.guard.SecurityHeaders;
+import ample.ledger.web.sign.SignInFilters;
 import ample.ledger.web.sign.SignOn;
+import ample.ledger.web.term.Addresses;
 import jakarta.servlet.DispatcherType;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnWebApplication;
 import org.springframework.context.annotation.Bean;
@@ -8,16 +11,18 @@ import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.config.annotation.web.configurers.AbstractHttpConfigurer;
+import org.springframework.security.config.annotation.web.configurers.SessionManagementConfigurer;
+import org.springframework.security.web.AuthenticationEntryPoint;
 import org.springframework.security.web.SecurityFilterChain;
-import org.springframework.security.web.authentication.AuthenticationSuccessHandler;
-import org.springframework.security.web.authentication.LoginUrlAuthenticationEntryPoint;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+import org.springframework.security.web.savedrequest.NullRequestCache;
 import org.springframework.security.web.servlet.util.matcher.PathPatternRequestMatcher;
 import org.springframework.security.web.util.matcher.AnyRequestMatcher;
 
 /**
- * Who may see what: anyone may read the pages listed here, the registrar's desk may post, and nobody may do anything else.
- * Pages load only what the application itself ships, and no script or style stands inside a page.
+ * Who may see what: anyone may read the pages listed here, the registrar's desk may post, and nobody may do anything else. That only
+ * our own pages change anything is seen to before, in {@code guard}: no token is needed for it, and so no session for a form.
  */
 @Configuration(proxyBeanMethods = false)
 @ConditionalOnWebApplication
@@ -48,26 +53,31 @@ class SecurityConfiguration {
         "/season/{season}/find/**"
     };
 
-    /**
-     * What guests may send. It is kept in, or found by, cookies that browsers do not send along from other sites, so that no token has to
-     * guard it, and no session has to be kept for every visitor.
-     */
-    private static final String[] GUESTS = {"/preferences", "/record", "/{term}/week/*", "/briefs/*"};
-
-    private static final String CONTENT_POLICY = String.join(
-            "; ",
-            "default-src 'none'",
-            "script-src 'self'",
-            "style-src 'self'",
-            "img-src 'self'",
-            "font-src 'self'",
-            "connect-src 'self'",
-            "form-action 'self'",
-            "base-uri 'none'",
-            "frame-ancestors 'none'");
+    /** What guests may send, one by one: what is added to My week is not open to everybody by its address alone. */
+    private static final String[] GUESTS = {
+        "/preferences",
+        "/record",
+        "/briefs/save",
+        "/briefs/forget",
+        "/{term}/week/add",
+        "/{term}/week/remove",
+        "/{term}/week/standing",
+        "/{term}/week/swap",
+        "/{term}/week/notes",
+        "/{term}/week/plans",
+        "/{term}/week/undo",
+        "/{term}/week/busy",
+        "/{term}/week/free",
+        "/{term}/week/calendar",
+        "/{term}/week/bring",
+        "/{term}/week/share",
+        "/{term}/week/withdraw",
+        "/{term}/week/stop"
+    };
 
     @Bean
-    SecurityFilterChain pages(HttpSecurity http, AuthenticationSuccessHandler signedIn) throws Exception {
+    SecurityFilterChain pages(HttpSecurity http, SignOn signOn, SignInFilters filters) throws Exception {
+        filters.addTo(http);
         return http.authorizeHttpRequests(requests -> requests.dispatcherTypeMatchers(DispatcherType.ERROR)
                         .permitAll()
                         .requestMatchers("/desk", "/desk/**")
@@ -80,21 +90,34 @@ class SecurityConfiguration {
                         .permitAll()
                         .anyRequest()
                         .denyAll())
-                .csrf(csrf -> csrf.ignoringRequestMatchers(GUESTS))
+                .csrf(AbstractHttpConfigurer::disable)
+                .requestCache(cache -> cache.requestCache(new NullRequestCache()))
+                // A new person is a new session: nothing of the one before is seen by who signs in next.
+                .sessionManagement(sessions ->
+                        sessions.sessionFixation(SessionManagementConfigurer.SessionFixationConfigurer::newSession))
                 .formLogin(form -> form.loginPage("/sign-in")
-                        .successHandler(signedIn)
-                        .failureUrl("/sign-in?again")
+                        .successHandler(signOn::signedIn)
+                        .failureHandler(signOn::refused)
                         .permitAll())
-                .logout(out -> out.logoutUrl("/sign-out").logoutSuccessUrl("/"))
+                .logout(out -> out.logoutRequestMatcher(
+                                PathPatternRequestMatcher.withDefaults().matcher(HttpMethod.POST, "/sign-out"))
+                        .logoutSuccessUrl("/"))
                 .exceptionHandling(refused -> refused.defaultAuthenticationEntryPointFor(
-                                new LoginUrlAuthenticationEntryPoint("/sign-in"),
+                                signInFirst(),
                                 PathPatternRequestMatcher.withDefaults().matcher("/desk/**"))
                         // What nobody may see is not told apart from what is not there.
                         .defaultAuthenticationEntryPointFor(
                                 (request, response, e) -> response.sendError(HttpStatus.NOT_FOUND.value()),
                                 AnyRequestMatcher.INSTANCE))
-                .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
+                .headers(headers -> headers.contentSecurityPolicy(
+                                policy -> policy.policyDirectives(SecurityHeaders.CONTENT_POLICY))
                         .referrerPolicy(policy -> policy.policy(ReferrerPolicy.SAME_ORIGIN)))
                 .build();
+    }
+
+    /** The address that was asked for is gone to afterwards, if it is one that can be asked for again. */
+    private static AuthenticationEntryPoint signInFirst() {
+        return (request, response, e) -> response.sendRedirect(Addresses.with(
+                "/sign-in", "back", request.getMethod().equals("GET") ? request.getRequestURI() : "/desk"));
     }
 }

@@ -5,16 +5,19 @@ import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.HashMap;
+import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.web.servlet.View;
 import org.thymeleaf.IEngineConfiguration;
 import org.thymeleaf.context.EngineContext;
 import org.thymeleaf.spring6.SpringTemplateEngine;
 import org.thymeleaf.spring6.templateresolver.SpringResourceTemplateResolver;
+import org.thymeleaf.spring6.view.ThymeleafView;
 import org.thymeleaf.templatemode.TemplateMode;
 import org.thymeleaf.templateresource.ITemplateResource;
 import org.thymeleaf.templateresource.StringTemplateResource;
@@ -55,6 +58,23 @@ class TemplateConfiguration {
                                 () -> new HashMap<>(everywhere),
                                 (all, name) -> all.put(name, context.getVariable(name)),
                                 HashMap::putAll)));
+    }
+
+    /** Browse with the whole list: written while it is made, since it is thousands of lines long. */
+    @Bean("browse/whole")
+    static View browseWhole(SpringTemplateEngine engine) {
+        return new WrittenAsItIsMade("browse/page", engine);
+    }
+
+    private static final class WrittenAsItIsMade extends ThymeleafView {
+
+        WrittenAsItIsMade(String template, SpringTemplateEngine engine) {
+            super(template);
+            setTemplateEngine(engine);
+            setLocale(Locale.ENGLISH);
+            setContentType("text/html;charset=UTF-8");
+            setProducePartialOutputWhileProcessing(true);
+        }
     }
 
     private static final class Unindented extends SpringResourceTemplateResolver {

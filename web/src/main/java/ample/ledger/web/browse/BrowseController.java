@@ -108,7 +108,7 @@ class BrowseController {
                                 say,
                                 notOffered(brief, place),
                                 heard.isEmpty() ? null : QuickWording.heard(place, heard, preferences)));
-        return "browse/page";
+        return view.whole() ? "browse/whole" : "browse/page";
     }
 
     /** One leaf of the list alone, for the page to put in its place. */

@@ -96,6 +96,7 @@ public record BrowsePage(
      * @param of how many there are
      * @param before the address of the one before; null for the first
      * @param after the address of the one after; null for the last
+     * @param blocks made one after the other as they are written, where they are many
      * @param lines of each leaf of the list, with commas between; a course begins with a head, which counts as one more
      */
     public record LeafPage(
@@ -105,7 +106,7 @@ public record BrowsePage(
             @Nullable String after,
             String lines,
             String address,
-            List<Block> blocks) {}
+            Iterable<Block> blocks) {}
 
     /**
      * Lines under one head.

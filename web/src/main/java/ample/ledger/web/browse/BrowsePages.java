@@ -17,8 +17,10 @@ import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Place;
 import ample.ledger.web.words.Strip;
 import ample.ledger.web.words.Words;
+import java.time.Duration;
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
@@ -27,6 +29,8 @@ import org.jspecify.annotations.Nullable;
 
 /** Makes the Browse page of one place for one brief, and single leaves of its list. */
 final class BrowsePages {
+
+    private static final Duration LONGEST_WHOLE = Duration.ofSeconds(60);
 
     private final Place place;
     private final Brief brief;
@@ -68,7 +72,7 @@ final class BrowsePages {
             List<String> notOffered,
             BrowsePage.@Nullable Heard heard) {
         Editors editors = new Editors(place, findings, preferences, addresses);
-        int shown = leaves.shown(view);
+        int shown = view.whole() ? 1 : leaves.shown(view);
         boolean last = view.whole() || shown >= leaves.size();
         return new BrowsePage(
                 place.name(),
@@ -113,9 +117,6 @@ final class BrowsePages {
 
     private LeafPage leaf(int number) {
         BlockWords words = new BlockWords(place, preferences, addresses, ground, misses, kept);
-        List<Integer> shown = view.whole()
-                ? IntStream.rangeClosed(1, leaves.size()).boxed().toList()
-                : leaves.size() == 0 ? List.of() : List.of(number);
         int pages = view.whole() ? Math.min(1, leaves.size()) : leaves.size();
         return new LeafPage(
                 number,
@@ -124,9 +125,25 @@ final class BrowsePages {
                 number < pages ? addresses.seen(view.onPage(number + 1)) + "#list" : null,
                 pages < 2 ? "" : sizes(),
                 addresses.seen(view.onPage(1)),
-                shown.stream()
-                        .flatMap(page -> words.blocks(leaves, page, view.order(), beginsTerm(page)).stream())
-                        .toList());
+                view.whole() ? () -> everyBlock(words) : leaves.size() == 0 ? List.of() : blocks(words, number));
+    }
+
+    private List<BrowsePage.Block> blocks(BlockWords words, int page) {
+        return words.blocks(leaves, page, view.order(), beginsTerm(page));
+    }
+
+    /** Leaf by leaf, so that a list of thousands never stands in memory whole; who reads it too slowly gets only a part of it. */
+    private Iterator<BrowsePage.Block> everyBlock(BlockWords words) {
+        long until = System.nanoTime() + LONGEST_WHOLE.toNanos();
+        return IntStream.rangeClosed(1, leaves.size())
+                .boxed()
+                .flatMap(page -> {
+                    if (System.nanoTime() - until > 0) {
+                        throw new IllegalStateException("Whoever reads the whole list takes too long");
+                    }
+                    return blocks(words, page).stream();
+                })
+                .iterator();
     }
 
     /** The lines of each leaf, heads of courses counted too. */
@@ -225,7 +242,8 @@ final class BrowsePages {
                 .map(subject -> new Choice(
                         subject.code(),
                         subject.name(),
-                        addresses.seen(view.onPage(first.get(subject.code()))) + "#subject-" + subject.code(),
+                        addresses.seen(view.onPage(view.whole() ? 1 : first.get(subject.code()))) + "#subject-"
+                                + subject.code(),
                         false))
                 .toList();
     }

@@ -24,7 +24,6 @@ final class Leaves {
 
     private final List<Leaf> leaves = new ArrayList<>();
 
-    private final boolean whole;
     private int courses;
 
     /**
@@ -35,14 +34,12 @@ final class Leaves {
      */
     record Leaf(PostedTerm posted, List<Section> sections, int heads) {}
 
-    private Leaves(boolean whole) {
-        this.whole = whole;
-    }
+    private Leaves() {}
 
     /** Cost: linear in what fits, beside sorting it. */
     static Leaves of(List<PostedTerm> terms, List<Findings> findings, BrowseView view) {
         Order order = view.order();
-        Leaves leaves = new Leaves(view.whole());
+        Leaves leaves = new Leaves();
         for (int term = 0; term < terms.size(); term++) {
             List<Section> fitting = findings.get(term).fitting();
             boolean byCourse = order == Order.COURSE;
@@ -57,7 +54,7 @@ final class Leaves {
         int from = 0;
         while (from < sections.size()) {
             int full = leaves.isEmpty() ? FIRST_LINES : LINES;
-            int to = whole ? sections.size() : Math.min(from + full, sections.size());
+            int to = Math.min(from + full, sections.size());
             while (byCourse && to < sections.size() && sameCourse(sections.get(to - 1), sections.get(to))) {
                 to++;
             }

@@ -9,6 +9,7 @@ import ample.ledger.store.Uploads;
 import ample.ledger.web.term.Terms;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.security.Principal;
 import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
@@ -74,15 +75,16 @@ class DeskController {
     }
 
     @PostMapping("/desk/bundles/{id}/post")
-    String post(@PathVariable String id, @RequestParam String note, RedirectAttributes told) throws IOException {
+    String post(@PathVariable String id, @RequestParam String note, Principal desk, RedirectAttributes told)
+            throws IOException {
         UploadedBundle upload = UploadedBundle.read(find(id));
         if (upload.bundle().isEmpty()) {
             return "redirect:/desk/bundles/" + id;
         }
         ScheduleBundle bundle = upload.bundle().get();
         String words = note.strip();
-        Editions.Posting posting =
-                editions.post(bundle, words.substring(0, Math.min(words.length(), LONGEST_NOTE)), clock.instant());
+        Editions.Posting posting = editions.post(
+                bundle, words.substring(0, Math.min(words.length(), LONGEST_NOTE)), desk.getName(), clock.instant());
         uploads.putAway(id);
         terms.refresh();
         return back(

@@ -46,6 +46,7 @@ final class DeskPages {
                                 edition.number(),
                                 Words.moment(edition.postedAt()
                                         .atZone(posted.schedule().institution().zone())),
+                                edition.postedBy(),
                                 edition.note(),
                                 edition.checksum()
                                         .substring(

@@ -6,5 +6,5 @@ import java.util.List;
 record HistoryPage(String term, String name, String institution, List<EditionRow> editions) {
 
     /** @param checksum its first twelve digits, enough to tell editions apart by eye */
-    record EditionRow(int number, String postedAt, String note, String checksum, boolean current) {}
+    record EditionRow(int number, String postedAt, String postedBy, String note, String checksum, boolean current) {}
 }

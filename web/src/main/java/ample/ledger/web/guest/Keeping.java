@@ -3,26 +3,27 @@ package ample.ledger.web.guest;
 import ample.ledger.core.exchange.PlanJson;
 import ample.ledger.core.plan.Plan;
 import ample.ledger.core.plan.PlanBook;
-import ample.ledger.store.Plans;
-import ample.ledger.store.Plans.Book;
+import ample.ledger.store.Shares;
+import ample.ledger.store.Shares.Share;
+import ample.ledger.store.Visitors;
+import ample.ledger.web.guard.ClientAddress;
+import ample.ledger.web.guard.Limits;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpSession;
-import java.io.Serializable;
-import java.security.SecureRandom;
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
-import java.time.Duration;
-import java.util.Base64;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.springframework.dao.DataAccessException;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.TransactionException;
 
 /**
- * Keeps what visitors want to have kept: in their session, and the plans of those who signed in where they last. A visitor of
- * whom nothing is kept gets no session.
+ * Keeps what visitors want to have kept, students' and guests' alike. For a visitor of whom nothing is kept nothing is
+ * begun. Whoever changes something changes what is there at that moment: many changes at once come one after the other, in whatever
+ * windows and on whatever instances they are made.
  */
 @Component
 public class Keeping {
@@ -30,86 +31,87 @@ public class Keeping {
     /** The role of who signed in as a student. */
     public static final String STUDENT = "STUDENT";
 
-    private static final String ATTRIBUTE = "keeping";
+    /** Of a session that cannot be read, since the database is away. */
+    public static final String AWAY_SESSION = "away";
+
     private static final String OF_THIS_REQUEST = Keeping.class.getName();
+    private static final String AWAY = OF_THIS_REQUEST + ".away";
 
-    /** From the last visit on. */
-    private static final Duration LONG = Duration.ofDays(60);
-
-    /** So often a change is tried again when another one of the same student came first. */
-    private static final int MOST_TRIES = 8;
-
-    private static final int SECRET_BYTES = 16;
     private static final int MOST_SHARES = 30;
 
-    private final Plans plans;
-    private final Clock clock;
-    private final SecureRandom random = new SecureRandom();
+    /** Of everything that is kept for one visitor, in bytes of JSON: a dozen full plans and twenty changes to take back. */
+    private static final int LARGEST = 256 * 1024;
 
-    Keeping(Plans plans, Clock clock) {
-        this.plans = plans;
+    /** The same on a guest's first visit, before their browser has shown that it keeps the cookie. */
+    private static final int LARGEST_AT_FIRST = 32 * 1024;
+
+    private final Visitors visitors;
+    private final Shares shares;
+    private final Limits limits;
+    private final Clock clock;
+
+    Keeping(Visitors visitors, Shares shares, Limits limits, Clock clock) {
+        this.visitors = visitors;
+        this.shares = shares;
+        this.limits = limits;
         this.clock = clock;
     }
 
-    /**
-     * As it lies in the session.
-     *
-     * @param book a guest's plans, as {@link PlanJson} writes them; empty for none
-     * @param secret by which shared plans are known to be this guest's; empty until one is shared
-     */
-    private record InSession(String book, List<Kept.SavedBrief> briefs, KeptRecord record, String secret)
-            implements Serializable {
-
-        private static final long serialVersionUID = 1L;
-        static final InSession NOTHING = new InSession("", List.of(), KeptRecord.NONE, "");
-
-        InSession with(PlanBook plans) {
-            return new InSession(PlanJson.writeBook(plans), briefs, record, secret);
-        }
-    }
-
-    /** What is kept for who sends {@code request}; reading it begins no session. */
+    /** What is kept for who sends {@code request}: as for a new guest, where it cannot be reached for the moment. */
     public Kept of(HttpServletRequest request) {
         if (request.getAttribute(OF_THIS_REQUEST) instanceof Kept known) {
             return known;
         }
-        InSession kept = inSession(request);
-        PlanBook book = student(request)
-                .map(this::ofStudent)
-                .orElseGet(() -> kept.book().isEmpty() ? PlanBook.EMPTY : PlanJson.readBook(kept.book()));
-        Kept all = new Kept(book, kept.briefs(), kept.record());
-        request.setAttribute(OF_THIS_REQUEST, all);
-        return all;
+        Kept kept = Kept.NOTHING;
+        try {
+            kept = find(request).orElse(Kept.NOTHING);
+        } catch (AwayException | DataAccessException | TransactionException away) {
+            request.setAttribute(AWAY, true);
+        }
+        request.setAttribute(OF_THIS_REQUEST, kept);
+        return kept;
+    }
+
+    /**
+     * The same for a page that makes no sense without it.
+     *
+     * @throws AwayException where it cannot be reached for the moment
+     */
+    public Kept needed(HttpServletRequest request) {
+        Kept kept = of(request);
+        if (isAway(request)) {
+            throw new AwayException();
+        }
+        return kept;
+    }
+
+    /** Whether something may be kept for the visitor, and could not be reached when it was looked for. */
+    public static boolean isAway(HttpServletRequest request) {
+        return request.getAttribute(AWAY) != null || isAway(request.getSession(false));
+    }
+
+    private static boolean isAway(@Nullable HttpSession session) {
+        return session != null && session.getAttribute(AWAY_SESSION) != null;
+    }
+
+    private Optional<Kept> find(HttpServletRequest request) {
+        Optional<String> owner = owner(request);
+        Optional<Visitors.Found> found = owner.flatMap(visitors::find);
+        if (found.filter(Visitors.Found::renewed).isPresent()
+                && student(request).isEmpty()) {
+            GuestCookie.of(request).renew();
+        }
+        return found.map(Visitors.Found::content).map(KeptJson::read);
     }
 
     /** Changes the briefs or the record that are kept. */
     public Kept change(HttpServletRequest request, UnaryOperator<Kept> change) {
-        Kept after = change.apply(of(request));
-        InSession before = inSession(request);
-        put(request, new InSession(before.book(), after.briefs(), after.record(), before.secret()));
-        request.setAttribute(OF_THIS_REQUEST, after);
-        return after;
+        return changing(request, change);
     }
 
     /** Changes the plans, whatever they are meanwhile. */
     public PlanBook changePlans(HttpServletRequest request, UnaryOperator<PlanBook> change) {
-        return insisting(() -> {
-            Optional<PlanBook> after = keep(request, of(request).plans(), change);
-            if (after.isEmpty()) {
-                request.removeAttribute(OF_THIS_REQUEST);
-            }
-            return after;
-        });
-    }
-
-    /** Tries again while another change of the same student's plans comes first. */
-    private static PlanBook insisting(Supplier<Optional<PlanBook>> attempt) {
-        return Stream.generate(attempt)
-                .limit(MOST_TRIES)
-                .flatMap(Optional::stream)
-                .findFirst()
-                .orElseThrow(() -> new IllegalStateException(
-                        "The plans of one student were changed all the time by somebody else"));
+        return changing(request, kept -> kept.with(change.apply(kept.plans()))).plans();
     }
 
     /**
@@ -119,126 +121,161 @@ public class Keeping {
      * @return empty, and nothing changed, where the plans are another version meanwhile
      */
     public Optional<PlanBook> changePlans(HttpServletRequest request, long seen, UnaryOperator<PlanBook> change) {
-        PlanBook before = of(request).plans();
-        return before.version() == seen ? keep(request, before, change) : Optional.empty();
+        boolean[] asSeen = {false};
+        PlanBook after = changing(request, kept -> {
+                    asSeen[0] = kept.plans().version() == seen;
+                    return asSeen[0] ? kept.with(change.apply(kept.plans())) : kept;
+                })
+                .plans();
+        return Optional.of(after).filter(book -> asSeen[0]);
     }
 
-    private Optional<PlanBook> keep(HttpServletRequest request, PlanBook before, UnaryOperator<PlanBook> change) {
-        PlanBook after = change.apply(before);
-        if (after == before) {
-            return Optional.of(before);
-        }
-        Optional<String> student = student(request);
-        if (student.isPresent()) {
-            if (!keep(student.get(), before, after)) {
-                return Optional.empty();
+    private Kept changing(HttpServletRequest request, UnaryOperator<Kept> change) {
+        boolean begun = ownerToBe(request);
+        String owner = owner(request).orElseThrow();
+        record Done(Kept before, Kept after) {}
+        Done done = visitors.change(owner, content -> {
+            Kept before = content.map(KeptJson::read).orElse(Kept.NOTHING);
+            Kept after = change.apply(before);
+            if (after.equals(before)) {
+                return new Visitors.Change<>(Optional.empty(), new Done(before, before));
             }
-        } else {
-            put(request, inSession(request).with(after));
-        }
-        request.setAttribute(OF_THIS_REQUEST, of(request).with(after));
-        owner(request)
-                .ifPresent(owner -> after.plans().stream()
-                        .filter(plan -> !before.plans().contains(plan))
-                        .forEach(plan -> plans.showChanged(owner, plan.season(), plan.id(), PlanJson.write(plan))));
-        return Optional.of(after);
+            Kept kept = fitting(after, begun ? LARGEST_AT_FIRST : LARGEST);
+            return new Visitors.Change<>(Optional.of(KeptJson.write(kept)), new Done(before, kept));
+        });
+        request.setAttribute(OF_THIS_REQUEST, done.after());
+        done.after().plans().plans().stream()
+                .filter(plan -> !done.before().plans().plans().contains(plan))
+                .forEach(plan -> shares.showChanged(
+                        owner, plan.season(), plan.id(), PlanJson.write(plan), PlanJson.write(plan.noted(""))));
+        return done.after();
     }
 
-    /** Shows a plan at an address of its own; nothing happens where enough are shown. */
-    public void share(HttpServletRequest request, Plan plan, String purpose) {
-        if (owner(request).isEmpty()) {
-            InSession kept = inSession(request);
-            put(request, new InSession(kept.book(), kept.briefs(), kept.record(), secret()));
+    /**
+     * Gives a guest a cookie who has none, or of whom nothing is kept under the one they have: somebody else may know it.
+     *
+     * @return whether that was so
+     */
+    private boolean ownerToBe(HttpServletRequest request) {
+        if (student(request).isPresent() || find(request).isPresent()) {
+            return false;
         }
-        if (plans.sharesOf(owner(request).orElseThrow()).size() >= MOST_SHARES) {
-            return;
+        limits.count(Limits.Act.VISIT, request);
+        GuestCookie.of(request).begin();
+        return true;
+    }
+
+    /** Without the oldest of what can be taken back, as far as that is needed. */
+    private static Kept fitting(Kept kept, int largest) {
+        Kept fitting = kept;
+        while (KeptJson.write(fitting).getBytes(StandardCharsets.UTF_8).length > largest) {
+            PlanBook shorter = fitting.plans().forgettingTheOldestChange();
+            if (shorter.equals(fitting.plans())) {
+                throw new KeptFullException(
+                        "Your plans hold as much as can be kept here. What you just did was not done; throw an old plan away, and do it again.");
+            }
+            fitting = fitting.with(shorter);
         }
-        plans.share(
-                new Plans.Share(
-                        secret(),
-                        owner(request).orElseThrow(),
-                        purpose,
-                        plan.season(),
-                        plan.id(),
-                        PlanJson.write(plan)),
-                clock.instant());
+        return fitting;
+    }
+
+    /**
+     * Shows a plan at an address of its own; nothing happens where enough are shown.
+     *
+     * @param withNotes whether the notes are shown too
+     */
+    public void share(HttpServletRequest request, Plan plan, String purpose, boolean withNotes) {
+        ownerToBe(request);
+        String owner = owner(request).orElseThrow();
+        visitors.change(owner, content -> new Visitors.Change<>(Optional.of(content.orElse("{}")), ""));
+        if (shares.of(owner).size() < MOST_SHARES) {
+            shares.share(
+                    new Share(
+                            Secrets.next(),
+                            owner,
+                            purpose,
+                            plan.season(),
+                            plan.id(),
+                            withNotes,
+                            PlanJson.write(withNotes ? plan : plan.noted(""))),
+                    clock.instant());
+        }
     }
 
     /** Ends it. */
     public void withdraw(HttpServletRequest request, String token) {
-        owner(request).ifPresent(owner -> plans.withdraw(owner, token));
+        owner(request).ifPresent(owner -> shares.withdraw(owner, token));
     }
 
     /** Where a plan of who sends {@code request} is shown, the oldest first. */
-    public List<Plans.Share> sharesOf(HttpServletRequest request, Plan plan) {
+    public List<Share> sharesOf(HttpServletRequest request, Plan plan) {
         return owner(request).stream()
-                .flatMap(owner -> plans.sharesOf(owner).stream())
+                .flatMap(owner -> shares.of(owner).stream())
                 .filter(share ->
                         share.season().equals(plan.season()) && share.planId().equals(plan.id()))
                 .toList();
     }
 
-    /** Gives the plans that a guest has made to the student as whom they just signed in; the guest's stay where that fails. */
-    public void adopt(HttpServletRequest request, String student) {
-        InSession guest = inSession(request);
-        if (!guest.book().isEmpty()) {
-            PlanBook brought = PlanJson.readBook(guest.book());
-            insisting(() -> {
-                PlanBook before = ofStudent(student);
-                PlanBook after = before.adopting(brought);
-                return Optional.of(after).filter(it -> it == before || keep(student, before, it));
-            });
-        }
-        if (!guest.secret().isEmpty()) {
-            plans.handOver(guest(guest.secret()), student);
-        }
+    /**
+     * Gives everything that a guest has made to the student as whom they just signed in. What the student has no room for stays
+     * with the guest.
+     *
+     * @param known the record that holds where neither the student nor the guest has said anything of theirs
+     * @return whether nothing had to stay
+     */
+    public boolean adopt(HttpServletRequest request, String name, KeptRecord known) {
         request.removeAttribute(OF_THIS_REQUEST);
-        put(request, new InSession("", guest.briefs(), guest.record(), ""));
+        GuestCookie cookie = GuestCookie.of(request);
+        Optional<Kept> guest = cookie.owner().flatMap(visitors::find).map(found -> KeptJson.read(found.content()));
+        String student = Visitors.student(name);
+        boolean all = takeOver(student, guest.orElse(Kept.NOTHING), known);
+        if (all && guest.isPresent()) {
+            shares.handOver(cookie.owner().orElseThrow(), student);
+            visitors.forget(cookie.owner().orElseThrow());
+            cookie.end();
+        }
+        return all;
     }
 
-    private PlanBook ofStudent(String student) {
-        return plans.book(student)
-                .map(stored -> PlanJson.readBook(stored.content()))
-                .orElse(PlanBook.EMPTY);
-    }
-
-    private boolean keep(String student, PlanBook before, PlanBook after) {
-        return plans.keep(
-                student, before.version(), new Book(after.version(), PlanJson.writeBook(after)), clock.instant());
-    }
-
-    private String secret() {
-        byte[] bytes = new byte[SECRET_BYTES];
-        random.nextBytes(bytes);
-        return Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
+    private boolean takeOver(String student, Kept guest, KeptRecord known) {
+        try {
+            return visitors.change(student, content -> {
+                Kept both = content.map(KeptJson::read).orElse(Kept.NOTHING).adopting(guest);
+                Kept after = fitting(both.record().said() ? both : both.with(known), LARGEST);
+                return new Visitors.Change<>(
+                        Optional.of(KeptJson.write(after)),
+                        guest.plans().plans().stream().allMatch(after.plans()::holds));
+            });
+        } catch (KeptFullException full) {
+            return false;
+        }
     }
 
     private Optional<String> owner(HttpServletRequest request) {
         return student(request)
-                .or(() -> Optional.of(inSession(request).secret())
-                        .filter(secret -> !secret.isEmpty())
-                        .map(Keeping::guest));
+                .map(Visitors::student)
+                .or(() -> GuestCookie.of(request).owner());
     }
 
-    /** No name of a student has a colon. */
-    private static String guest(String secret) {
-        return "guest:" + secret;
+    /** By which one visitor is told from another where nothing is kept of them yet: by their cookie, or else by their address. */
+    public String visitor(HttpServletRequest request) {
+        return isAway(request) ? ClientAddress.of(request) : owner(request).orElseGet(() -> ClientAddress.of(request));
     }
 
-    /** The name as which a student signed in; empty for guests and for the desk. */
-    public static Optional<String> student(HttpServletRequest request) {
+    /**
+     * The name as which a student signed in; empty for guests and for the desk.
+     *
+     * @throws AwayException where it cannot be found out whether somebody has signed in
+     */
+    private static Optional<String> student(HttpServletRequest request) {
+        if (isAway(request.getSession(false))) {
+            throw new AwayException();
+        }
+        return studentName(request);
+    }
+
+    /** The same for words on a page; empty where it cannot be found out. */
+    public static Optional<String> studentName(HttpServletRequest request) {
         return request.isUserInRole(STUDENT) ? Optional.ofNullable(request.getRemoteUser()) : Optional.empty();
-    }
-
-    private static InSession inSession(HttpServletRequest request) {
-        HttpSession session = request.getSession(false);
-        @Nullable Object kept = session == null ? null : session.getAttribute(ATTRIBUTE);
-        return kept instanceof InSession known ? known : InSession.NOTHING;
-    }
-
-    private static void put(HttpServletRequest request, InSession kept) {
-        HttpSession session = request.getSession();
-        session.setAttribute(ATTRIBUTE, kept);
-        session.setMaxInactiveInterval((int) LONG.toSeconds());
     }
 }

@@ -6,7 +6,7 @@ import ample.ledger.core.plan.Standing;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
-import java.io.Serializable;
+import ample.ledger.core.text.PlainText;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -32,7 +32,7 @@ public record Kept(PlanBook plans, List<SavedBrief> briefs, KeptRecord record) {
      *
      * @param address where it is looked at; a page of this application
      */
-    public record SavedBrief(String name, String address) implements Serializable {}
+    public record SavedBrief(String name, String address) {}
 
     /** The entry numbers of the sections of one term that the visitor means to take, or waits for. */
     public List<EntryNumber> week(String term) {
@@ -52,7 +52,8 @@ public record Kept(PlanBook plans, List<SavedBrief> briefs, KeptRecord record) {
 
     /** With a brief under a name; one of the same name is replaced, and beyond some the oldest goes. */
     public Kept saving(String name, String address) {
-        String shown = name.isBlank() ? "A brief" : name.strip();
+        String plain = PlainText.onOneLine(name).strip();
+        String shown = plain.isEmpty() ? "A brief" : plain;
         SavedBrief saved =
                 new SavedBrief(shown.length() > LONGEST_NAME ? shown.substring(0, LONGEST_NAME) : shown, address);
         List<SavedBrief> after = new ArrayList<>(forgetting(saved.name()).briefs);
@@ -70,6 +71,16 @@ public record Kept(PlanBook plans, List<SavedBrief> briefs, KeptRecord record) {
     /** With this record instead of the one before. */
     public Kept with(KeptRecord other) {
         return new Kept(plans, briefs, other);
+    }
+
+    /** With what a guest brings: plans beside the own, briefs of other names, and the record where nothing was said of the own. */
+    Kept adopting(Kept guest) {
+        Kept all = new Kept(plans.adopting(guest.plans), briefs, record.said() ? record : guest.record);
+        for (SavedBrief brief : guest.briefs) {
+            boolean known = briefs.stream().anyMatch(own -> own.name().equals(brief.name()));
+            all = known ? all : all.saving(brief.name(), brief.address());
+        }
+        return all;
     }
 
     /** With these plans instead of those before. */

@@ -4,7 +4,7 @@ import ample.ledger.core.requirement.RecordLines;
 import ample.ledger.core.requirement.StudentRecord;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.StudentGroup.About;
-import java.io.Serializable;
+import ample.ledger.core.text.PlainText;
 import java.math.BigDecimal;
 import java.util.EnumMap;
 import java.util.List;
@@ -23,18 +23,15 @@ import org.jspecify.annotations.Nullable;
  * @param placements one a line, by the names that the institution gives them
  * @param programme its code; empty where nothing was said
  */
-public record KeptRecord(String courses, String credits, String level, String placements, String programme)
-        implements Serializable {
-
-    private static final long serialVersionUID = 1L;
+public record KeptRecord(String courses, String credits, String level, String placements, String programme) {
 
     /** Nothing was said. */
     public static final KeptRecord NONE = new KeptRecord("", "", "", "", "");
 
-    /** More than this of one answer is cut off: a session is no place for a book. */
+    /** More than this of one answer is cut off: a record is no place for a book. */
     private static final int LONGEST = 8_000;
 
-    /** Null stands in a session that is older than the question. */
+    /** Null stands in a record that is older than the question. */
     public KeptRecord(
             @Nullable String courses,
             @Nullable String credits,
@@ -49,7 +46,7 @@ public record KeptRecord(String courses, String credits, String level, String pl
     }
 
     private static String cut(@Nullable String text) {
-        String stripped = text == null ? "" : text.strip();
+        String stripped = text == null ? "" : PlainText.of(text).strip();
         return stripped.length() > LONGEST ? stripped.substring(0, LONGEST) : stripped;
     }
 

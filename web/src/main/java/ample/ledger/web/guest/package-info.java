@@ -1,4 +1,4 @@
-/** What the application keeps for a visitor, signed in or not: in the session, from the first thing there is to keep. */
+/** What the application keeps for a visitor, signed in or not: in the database, from the first thing there is to keep. */
 @NullMarked
 package ample.ledger.web.guest;
 

@@ -35,6 +35,9 @@ import java.util.stream.Stream;
 /** Draws a planned week as bands: the whole term at once, its halves in an upper and a lower lane, or one week of it. */
 final class BandDrawing {
 
+    /** Of one day. Where more clash, what is drawn already says enough. */
+    private static final int MOST_HATCHES = 40;
+
     private static final int BAND = 66;
 
     /** Between stays no further apart there is no room for a name. */
@@ -201,7 +204,7 @@ final class BandDrawing {
     private List<Bands.Hatch> hatches(List<BandItem> items, int height) {
         List<Bands.Hatch> hatches = new ArrayList<>();
         for (int i = 0; i < items.size(); i++) {
-            for (int j = i + 1; j < items.size(); j++) {
+            for (int j = i + 1; j < items.size() && hatches.size() < MOST_HATCHES; j++) {
                 BandItem one = items.get(i);
                 BandItem other = items.get(j);
                 if (one.stay().clashes(other.stay())) {

@@ -5,22 +5,28 @@ import ample.ledger.core.calendar.DateRange;
 import ample.ledger.core.calendar.Days;
 import ample.ledger.core.calendar.TimeRange;
 import ample.ledger.core.calendar.Timing;
+import ample.ledger.core.calendar.WrittenDate;
 import ample.ledger.core.exchange.BusyCalendar;
+import ample.ledger.core.exchange.CalendarRefusedException;
 import ample.ledger.core.plan.BusyTime;
+import ample.ledger.core.plan.Plan;
+import ample.ledger.web.guard.Limits;
 import ample.ledger.web.plan.PlanChanges.Sent;
 import ample.ledger.web.term.Terms;
 import ample.ledger.web.words.Words;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
-import java.io.Serializable;
-import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeSet;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -35,12 +41,18 @@ class BusyController {
     /** Of the page that is gone to: what was typed and could not be read. */
     static final String TYPED = "typed";
 
+    private static final int LONGEST_FIELD = 20;
+
     private final PlanChanges changes;
     private final Terms terms;
+    private final Limits limits;
+    private final CalendarReading calendars;
 
-    BusyController(PlanChanges changes, Terms terms) {
+    BusyController(PlanChanges changes, Terms terms, Limits limits, CalendarReading calendars) {
         this.changes = changes;
         this.terms = terms;
+        this.limits = limits;
+        this.calendars = calendars;
     }
 
     /**
@@ -50,10 +62,7 @@ class BusyController {
      * @param date of a single time, instead
      * @param every how many weeks from one to the next
      */
-    public record Typed(String label, List<String> day, String date, String starts, String ends, int every)
-            implements Serializable {
-
-        private static final long serialVersionUID = 1L;
+    public record Typed(String label, List<String> day, String date, String starts, String ends, int every) {
 
         /** Nothing typed yet. */
         static final Typed NOTHING = new Typed("", List.of(), "", "", "", 1);
@@ -63,12 +72,43 @@ class BusyController {
                     day.stream().flatMap(name -> Days.parseDay(name).stream()).toList());
         }
 
-        private Optional<LocalDate> once() {
-            try {
-                return date.isBlank() ? Optional.empty() : Optional.of(LocalDate.parse(date.strip()));
-            } catch (DateTimeException noDate) {
-                return Optional.empty();
+        /** Each field cut to what anybody types in it, so that it can be shown again. */
+        static Typed cut(String label, List<String> day, String date, String starts, String ends, int every) {
+            return new Typed(
+                    cut(label, BusyTime.LONGEST_LABEL),
+                    day.stream().limit(7).map(one -> cut(one, LONGEST_FIELD)).toList(),
+                    cut(date, LONGEST_FIELD),
+                    cut(starts, LONGEST_FIELD),
+                    cut(ends, LONGEST_FIELD),
+                    every);
+        }
+
+        private static String cut(String text, int longest) {
+            return text.length() > longest ? text.substring(0, longest) : text;
+        }
+
+        /** As texts and lists of them, for the next page. */
+        Map<String, Object> fields() {
+            return Map.of(
+                    "label", label, "day", day, "date", date, "starts", starts, "ends", ends, "every", "" + every);
+        }
+
+        /** What {@link #fields} wrote; nothing typed where somebody else did. */
+        static Typed of(@Nullable Object fields) {
+            if (!(fields instanceof Map<?, ?> map) || !(map.get("day") instanceof List<?> days)) {
+                return NOTHING;
             }
+            return new Typed(
+                    String.valueOf(map.get("label")),
+                    days.stream().map(String::valueOf).toList(),
+                    String.valueOf(map.get("date")),
+                    String.valueOf(map.get("starts")),
+                    String.valueOf(map.get("ends")),
+                    "2".equals(map.get("every")) ? 2 : 1);
+        }
+
+        private Optional<LocalDate> once() {
+            return WrittenDate.parse(date);
         }
 
         private Optional<TimeRange> hours() {
@@ -79,7 +119,7 @@ class BusyController {
                     : Optional.empty();
         }
 
-        private List<String> faults() {
+        private List<String> faults(DateRange years) {
             List<String> faults = new ArrayList<>();
             if (label.isBlank()) {
                 faults.add("A busy time needs a name, as in “ferry crew”.");
@@ -92,6 +132,13 @@ class BusyController {
             if (!date.isBlank() && once().isEmpty()) {
                 faults.add("“%s” is no date: it is written as 2031-10-02.".formatted(date.strip()));
             }
+            once().filter(single -> !years.contains(single))
+                    .ifPresent(
+                            single -> faults.add("%s is in no year for which a schedule is posted: those are %d to %d."
+                                    .formatted(
+                                            single,
+                                            years.first().getYear(),
+                                            years.last().getYear())));
             if (days().isEmpty() && date.isBlank()) {
                 faults.add("Choose at least one day of the week, or one date.");
             }
@@ -119,14 +166,14 @@ class BusyController {
             Sent sent,
             HttpServletRequest request,
             RedirectAttributes told) {
-        Typed typed = new Typed(label, List.copyOf(day), date, starts, ends, every);
-        List<String> faults = typed.faults();
+        Typed typed = Typed.cut(label, day, date, starts, ends, every);
+        List<String> faults = typed.faults(terms.schedules().years());
         if (!faults.isEmpty()) {
-            told.addFlashAttribute(TYPED, typed);
+            told.addFlashAttribute(TYPED, typed.fields());
             return PlanChanges.tell(told, sent, faults.toArray(String[]::new)) + "#busy";
         }
         BusyTime time = typed.time(dates(term));
-        return add(request, term, sent, told, "“" + time.label() + "” added", List.of(time));
+        return add(request, term, sent, told, "“" + time.label() + "” added", List.of(time), List.of());
     }
 
     /** @param busy the places of the busy times that go, counted from 0 */
@@ -162,9 +209,21 @@ class BusyController {
             HttpServletRequest request,
             RedirectAttributes told)
             throws IOException {
+        limits.count(Limits.Act.UPLOAD, request);
         String name = PlanChanges.name(file);
-        Optional<BusyCalendar.Reading> reading = BusyCalendar.read(
-                PlanChanges.text(file), terms.get(term).schedule().institution().zone(), dates(term));
+        Optional<String> text = PlanChanges.text(file, PlanChanges.LARGEST_CALENDAR);
+        if (text.isEmpty()) {
+            return PlanChanges.tell(
+                    told, sent, "“%s” is larger than 1 MB; nothing was changed. Export fewer months.".formatted(name));
+        }
+        Optional<BusyCalendar.Reading> reading;
+        try {
+            reading = calendars.read(
+                    text.get(), terms.get(term).schedule().institution().zone(), dates(term));
+        } catch (CalendarRefusedException e) {
+            return PlanChanges.tell(
+                    told, sent, "“%s” was not read: %s. Nothing was changed.".formatted(name, e.getMessage()));
+        }
         if (reading.isEmpty()) {
             return PlanChanges.tell(
                     told,
@@ -181,29 +240,44 @@ class BusyController {
         if (reading.get().outside() > 0) {
             say.add(Words.count(reading.get().outside(), "event") + " not in these dates left out.");
         }
-        PlanChanges.tell(told, sent, say.toArray(String[]::new));
-        return add(request, term, sent, told, "“" + name + "” brought in", busy);
+        return add(request, term, sent, told, "“" + name + "” brought in", busy, say);
     }
 
-    /** With these too; what is there word for word is not taken in twice. */
+    /**
+     * With these too; what is there word for word is not taken in twice, and what there is no room for is left out.
+     *
+     * @param say what else is to be said
+     */
     private String add(
             HttpServletRequest request,
             String term,
             Sent sent,
             RedirectAttributes told,
             String words,
-            Collection<BusyTime> more) {
-        return changes.change(
+            Collection<BusyTime> more,
+            List<String> say) {
+        int[] left = {0};
+        String back = changes.change(
                 request,
                 term,
                 sent,
                 told,
                 words,
                 plan -> plan.busy(times -> {
-                    List<BusyTime> after = new ArrayList<>(times);
-                    more.stream().filter(time -> !after.contains(time)).forEach(after::add);
-                    return after;
+                    Set<BusyTime> after = new LinkedHashSet<>(times);
+                    after.addAll(more);
+                    left[0] = Math.max(0, after.size() - Plan.MOST_BUSY);
+                    return List.copyOf(after);
                 }));
+        List<String> all = new ArrayList<>();
+        if (left[0] > 0) {
+            all.add("A plan holds %d busy times; %s more left out.".formatted(Plan.MOST_BUSY, Words.number(left[0])));
+        }
+        all.addAll(say);
+        if (!all.isEmpty() && !told.getFlashAttributes().containsKey(PlanChanges.TOLD)) {
+            PlanChanges.tell(told, sent, all.toArray(String[]::new));
+        }
+        return back;
     }
 
     private DateRange dates(String term) {

@@ -66,6 +66,17 @@ final class ObstacleWords {
         return soluble && swaps.isEmpty() ? "No other section of its course mends this." : "";
     }
 
+    /** Said in the place of some that there is no room for. */
+    static Trouble more(int count) {
+        return new Trouble(
+                "And %s. They are said once some of these are mended."
+                        .formatted(Words.count(count, "more of the kind", "more of the kind")),
+                true,
+                "",
+                List.of(),
+                List.of());
+    }
+
     Trouble trouble(FullSection full) {
         int waiting = full.seats().waiting();
         String queue =
@@ -218,12 +229,12 @@ final class ObstacleWords {
                 .map(day -> day.getDisplayName(TextStyle.FULL, Locale.ENGLISH) + "s")
                 .collect(Collectors.joining(" and "));
         String times = clash.times() == 1
-                ? "once, on " + Words.date(clash.minutesByDate().firstKey())
+                ? "once, on " + Words.date(clash.first())
                 : "%s times%s, the first on %s"
                         .formatted(
                                 Words.number(clash.times()),
                                 days.isEmpty() || clash.exam() ? "" : " on " + days,
-                                Words.date(clash.minutesByDate().firstKey()));
+                                Words.date(clash.first()));
         return "%s%s and %s are held at the same time: %s shared, %s."
                 .formatted(
                         clash.exam() ? "An exam: " : "",

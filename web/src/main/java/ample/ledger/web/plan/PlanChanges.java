@@ -5,6 +5,7 @@ import ample.ledger.core.plan.Plan;
 import ample.ledger.core.plan.PlanBook;
 import ample.ledger.core.plan.Standing;
 import ample.ledger.core.schedule.EntryNumber;
+import ample.ledger.core.text.PlainText;
 import ample.ledger.web.guest.Keeping;
 import ample.ledger.web.term.Local;
 import ample.ledger.web.term.Picked;
@@ -13,6 +14,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -27,8 +29,14 @@ class PlanChanges {
     /** Of the page that is gone to: sentences that say what was wrong, or what came of it. */
     static final String TOLD = "told";
 
+    /** A plan of sixty sections and sixty busy times has a fifth of it. */
+    static final int LARGEST_PLAN = 64 * 1024;
+
+    static final int LARGEST_CALENDAR = 1024 * 1024;
+
     private static final int MOST_AT_ONCE = 100;
-    private static final int MOST_BYTES = 4_000_000;
+    private static final int LONGEST_NAME = 80;
+    private static final int MOST_SENTENCES = 12;
 
     private final Keeping keeping;
     private final Terms terms;
@@ -88,9 +96,9 @@ class PlanChanges {
         return "redirect:" + sent.back();
     }
 
-    /** Goes back, and says something there. */
+    /** Goes back, and says something there: the first of many sentences, and how many more there are. */
     static String tell(RedirectAttributes told, Sent sent, String... sentences) {
-        told.addFlashAttribute(TOLD, List.of(sentences));
+        told.addFlashAttribute(TOLD, Listed.first(List.of(sentences), MOST_SENTENCES, "more of the kind"));
         return "redirect:" + sent.back();
     }
 
@@ -117,13 +125,16 @@ class PlanChanges {
                 .collect(Collectors.joining(", "));
     }
 
-    /** What an uploaded file says; nothing where it is too long for what is read here. */
-    static String text(MultipartFile file) throws IOException {
-        return file.getSize() > MOST_BYTES ? "" : new String(file.getBytes(), StandardCharsets.UTF_8);
+    /** What an uploaded file says; empty where it is longer than {@code largest} bytes. */
+    static Optional<String> text(MultipartFile file, int largest) throws IOException {
+        return file.getSize() > largest
+                ? Optional.empty()
+                : Optional.of(new String(file.getBytes(), StandardCharsets.UTF_8));
     }
 
     static String name(MultipartFile file) {
         String name = file.getOriginalFilename();
-        return name == null || name.isBlank() ? "the file" : name;
+        String plain = name == null ? "" : PlainText.onOneLine(name).strip();
+        return plain.isEmpty() ? "the file" : plain.substring(0, Math.min(plain.length(), LONGEST_NAME));
     }
 }

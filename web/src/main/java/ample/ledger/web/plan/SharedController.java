@@ -7,7 +7,7 @@ import ample.ledger.core.plan.Plan;
 import ample.ledger.core.plan.PlanBook;
 import ample.ledger.core.plan.PlannedWeek;
 import ample.ledger.core.schedule.Schedule;
-import ample.ledger.store.Plans;
+import ample.ledger.store.Shares;
 import ample.ledger.web.guest.Keeping;
 import ample.ledger.web.guest.Kept;
 import ample.ledger.web.guest.KeptRecord;
@@ -36,15 +36,18 @@ import org.springframework.web.server.ResponseStatusException;
 @Controller
 class SharedController {
 
+    /** Nothing is woven for who only reads. */
+    private static final WeaveJobs.Asker NOBODY = new WeaveJobs.Asker("", () -> {});
+
     private final Terms terms;
-    private final Plans plans;
+    private final Shares shares;
     private final Keeping keeping;
     private final WeavePages weaves;
     private final Clock clock;
 
-    SharedController(Terms terms, Plans plans, Keeping keeping, WeavePages weaves, Clock clock) {
+    SharedController(Terms terms, Shares shares, Keeping keeping, WeavePages weaves, Clock clock) {
         this.terms = terms;
-        this.plans = plans;
+        this.shares = shares;
         this.keeping = keeping;
         this.weaves = weaves;
         this.clock = clock;
@@ -79,7 +82,7 @@ class SharedController {
                 schedule.term(),
                 ask,
                 preferences,
-                weaves.weave(ask, week, kept, preferences.clock()));
+                weaves.weave(ask, week, kept, preferences.clock(), NOBODY));
         model.addAttribute(
                 "where",
                 terms.where(
@@ -102,7 +105,7 @@ class SharedController {
     }
 
     private Plan plan(String token, String purpose) {
-        return plans.share(token)
+        return shares.find(token)
                 .filter(share -> share.purpose().equals(purpose))
                 .map(share -> PlanJson.read(share.content(), share.planId()))
                 .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));

@@ -5,6 +5,7 @@ import ample.ledger.core.exchange.PlanJson;
 import ample.ledger.core.plan.Plan;
 import ample.ledger.core.plan.PlanBook;
 import ample.ledger.core.plan.PlannedWeek;
+import ample.ledger.web.guard.Limits;
 import ample.ledger.web.guest.Keeping;
 import ample.ledger.web.plan.PlanChanges.Sent;
 import ample.ledger.web.term.Terms;
@@ -14,7 +15,7 @@ import java.io.IOException;
 import java.time.Clock;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
+import java.util.Optional;
 import org.springframework.http.HttpHeaders;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -33,8 +34,10 @@ class TakeAwayController {
     private final Keeping keeping;
     private final Terms terms;
     private final Clock clock;
+    private final Limits limits;
 
-    TakeAwayController(PlanChanges changes, Keeping keeping, Terms terms, Clock clock) {
+    TakeAwayController(PlanChanges changes, Keeping keeping, Terms terms, Clock clock, Limits limits) {
+        this.limits = limits;
         this.changes = changes;
         this.keeping = keeping;
         this.terms = terms;
@@ -68,9 +71,18 @@ class TakeAwayController {
             HttpServletRequest request,
             RedirectAttributes told)
             throws IOException {
+        limits.count(Limits.Act.UPLOAD, request);
+        Optional<String> text = PlanChanges.text(file, PlanChanges.LARGEST_PLAN);
+        if (text.isEmpty()) {
+            return PlanChanges.tell(
+                    told,
+                    sent,
+                    "“%s” is larger than any plan: 64 KB at most. Nothing was changed."
+                            .formatted(PlanChanges.name(file)));
+        }
         Plan plan;
         try {
-            plan = PlanJson.read(PlanChanges.text(file), "0");
+            plan = PlanJson.read(text.get(), "0", terms.schedules().years());
         } catch (PlanJson.FaultyPlanException e) {
             return PlanChanges.tell(told, sent, e.faults().toArray(String[]::new));
         }
@@ -82,8 +94,7 @@ class TakeAwayController {
                     "That plan is for %s; open My week of one of its terms to bring it in.".formatted(plan.season()));
         }
         PlanBook before = keeping.of(request).plans();
-        PlanBook after = keeping.changePlans(
-                request, book -> book.adopting(new PlanBook(0, List.of(plan), Map.of(), List.of())));
+        PlanBook after = keeping.changePlans(request, book -> book.bringing(plan));
         PlanChanges.tell(
                 told,
                 sent,
@@ -94,8 +105,13 @@ class TakeAwayController {
     }
 
     @PostMapping("/{term}/week/share")
-    String share(@PathVariable String term, @RequestParam String purpose, HttpServletRequest request) {
-        keeping.share(request, plan(term, request), purpose.equals("calendar") ? "calendar" : "reading");
+    String share(
+            @PathVariable String term,
+            @RequestParam String purpose,
+            @RequestParam(defaultValue = "false") boolean notes,
+            HttpServletRequest request) {
+        boolean calendar = purpose.equals("calendar");
+        keeping.share(request, plan(term, request), calendar ? "calendar" : "reading", notes && !calendar);
         return "redirect:/" + term + "/week#shares";
     }
 
@@ -106,7 +122,7 @@ class TakeAwayController {
     }
 
     private Plan plan(String term, HttpServletRequest request) {
-        return keeping.of(request).plans().current(changes.season(term));
+        return keeping.needed(request).plans().current(changes.season(term));
     }
 
     private static void takenAway(HttpServletResponse response, Plan plan, String ending) {

@@ -57,8 +57,8 @@ class WeavePages {
      */
     record Result(WeavePage page, List<Weave> weeks) {}
 
-    Result weave(WeekAsk ask, PlannedWeek week, Kept kept, ClockStyle clock) {
-        return new Reading(ask, week, kept, clock).result();
+    Result weave(WeekAsk ask, PlannedWeek week, Kept kept, ClockStyle clock, WeaveJobs.Asker asker) {
+        return new Reading(ask, week, kept, clock, asker).result();
     }
 
     /** One request read. */
@@ -72,8 +72,10 @@ class WeavePages {
         private final ClockStyle clock;
         private final WeaveWords words;
         private final List<Demand.Want> wants;
+        private final WeaveJobs.Asker asker;
 
-        Reading(WeekAsk ask, PlannedWeek week, Kept kept, ClockStyle clock) {
+        Reading(WeekAsk ask, PlannedWeek week, Kept kept, ClockStyle clock, WeaveJobs.Asker asker) {
+            this.asker = asker;
             this.reading = new WeaveReading(terms, ask, week);
             this.ask = ask;
             this.weave = ask.weave();
@@ -98,10 +100,13 @@ class WeavePages {
             if (!reading.faults().isEmpty()) {
                 return nothing("");
             }
-            WeaveJobs.Job job = jobs.job(reading.key(), running -> weave(request, running));
+            WeaveJobs.Job job = jobs.job(reading.key(), asker, running -> weave(request, running));
             return job.result()
                     .map(done -> done(done, job.share()))
-                    .orElseGet(() -> nothing("%d %% of the weeks looked at.".formatted(Math.round(job.share() * 100))));
+                    .orElseGet(() -> nothing(
+                            job.waits()
+                                    ? "Other weeks are being woven; yours begins as soon as one of them is done."
+                                    : "%d %% of the weeks looked at.".formatted(Math.round(job.share() * 100))));
         }
 
         private WeaveJobs.Done weave(WeaveRequest request, WeaveJobs.Job running) {

@@ -33,7 +33,6 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.springframework.util.DigestUtils;
-import org.springframework.util.MultiValueMap;
 import org.springframework.web.util.UriComponentsBuilder;
 
 /** Reads what an address asks to have woven. */
@@ -253,25 +252,41 @@ final class WeaveReading {
         if (weave.brief().isEmpty()) {
             return Optional.empty();
         }
-        MultiValueMap<String, String> query =
-                UriComponentsBuilder.fromUriString(weave.brief()).build().getQueryParams();
-        Map<String, List<String>> parameters = new HashMap<>();
-        query.forEach((name, values) -> parameters.put(
-                name,
-                values.stream()
-                        .map(value -> URLDecoder.decode(value == null ? "" : value, StandardCharsets.UTF_8))
-                        .toList()));
+        Optional<Map<String, List<String>>> parameters = parameters(weave.brief());
+        if (parameters.isEmpty()) {
+            faults.add("The brief that every section shall fit cannot be read; save it anew in Browse.");
+            return Optional.empty();
+        }
         Map<String, Findings> findings = new HashMap<>();
         for (Schedule schedule : season) {
             PostedTerm term = terms.get(schedule.term().code());
             findings.put(
                     schedule.term().code(),
                     term.index()
-                            .find(BriefAddress.read(parameters, term.index().vocabulary())
+                            .find(BriefAddress.read(
+                                            parameters.get(), term.index().vocabulary())
                                     .brief()));
         }
         return Optional.of(attendance ->
                 findings.get(attendance.term().code()).fits(attendance.section().entry()));
+    }
+
+    /** What stands in the query of an address; empty for what is none. */
+    private static Optional<Map<String, List<String>>> parameters(String address) {
+        try {
+            Map<String, List<String>> parameters = new HashMap<>();
+            UriComponentsBuilder.fromUriString(address)
+                    .build()
+                    .getQueryParams()
+                    .forEach((name, values) -> parameters.put(
+                            name,
+                            values.stream()
+                                    .map(value -> URLDecoder.decode(value == null ? "" : value, StandardCharsets.UTF_8))
+                                    .toList()));
+            return Optional.of(parameters);
+        } catch (IllegalArgumentException noAddress) {
+            return Optional.empty();
+        }
     }
 
     private ToIntFunction<Attendance> seats() {

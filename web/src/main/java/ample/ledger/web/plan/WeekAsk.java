@@ -1,8 +1,8 @@
 package ample.ledger.web.plan;
 
 import ample.ledger.core.calendar.Days;
+import ample.ledger.core.calendar.WrittenDate;
 import ample.ledger.web.term.Addresses;
-import java.time.DateTimeException;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.temporal.TemporalAdjusters;
@@ -46,13 +46,7 @@ record WeekAsk(
     }
 
     private static Optional<LocalDate> monday(String text) {
-        try {
-            return text.isEmpty()
-                    ? Optional.empty()
-                    : Optional.of(LocalDate.parse(text).with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY)));
-        } catch (DateTimeException noDate) {
-            return Optional.empty();
-        }
+        return WrittenDate.parse(text).map(date -> date.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY)));
     }
 
     private static Optional<DayOfWeek> day(String text) {

@@ -3,6 +3,7 @@ package ample.ledger.web.plan;
 import ample.ledger.core.browse.Brief;
 import ample.ledger.core.plan.PlannedWeek;
 import ample.ledger.core.schedule.Term;
+import ample.ledger.web.guard.Limits;
 import ample.ledger.web.guest.Keeping;
 import ample.ledger.web.guest.Kept;
 import ample.ledger.web.preferences.Preferences;
@@ -27,8 +28,10 @@ class WeekController {
     private final Keeping keeping;
     private final WeavePages weaves;
     private final WeaveJobs jobs;
+    private final Limits limits;
 
-    WeekController(Terms terms, Keeping keeping, WeavePages weaves, WeaveJobs jobs) {
+    WeekController(Terms terms, Keeping keeping, WeavePages weaves, WeaveJobs jobs, Limits limits) {
+        this.limits = limits;
         this.terms = terms;
         this.keeping = keeping;
         this.weaves = weaves;
@@ -45,10 +48,16 @@ class WeekController {
             Model model) {
         Term shown = terms.get(term).schedule().term();
         WeekAsk ask = WeekAsk.of(term, parameters);
-        Kept kept = keeping.of(request);
+        Kept kept = keeping.needed(request);
         PlannedWeek week = PlannedWeek.of(kept.plans(), shown.season().code(), terms.schedules());
         WeekPages pages = new WeekPages(
-                terms, week, kept, shown, ask, preferences, weaves.weave(ask, week, kept, preferences.clock()));
+                terms,
+                week,
+                kept,
+                shown,
+                ask,
+                preferences,
+                weaves.weave(ask, week, kept, preferences.clock(), asker(request)));
         model.addAttribute(
                 "where",
                 terms.where(
@@ -60,15 +69,18 @@ class WeekController {
         return "plan/page";
     }
 
-    @SuppressWarnings("unchecked")
+    private WeaveJobs.Asker asker(HttpServletRequest request) {
+        return new WeaveJobs.Asker(keeping.visitor(request), () -> limits.count(Limits.Act.WEAVE, request));
+    }
+
     private static List<String> told(Model model) {
-        return model.getAttribute(PlanChanges.TOLD) instanceof List<?> told ? (List<String>) told : List.of();
+        return model.getAttribute(PlanChanges.TOLD) instanceof List<?> told
+                ? told.stream().map(String::valueOf).toList()
+                : List.of();
     }
 
     private static BusyController.Typed typed(Model model) {
-        return model.getAttribute(BusyController.TYPED) instanceof BusyController.Typed typed
-                ? typed
-                : BusyController.Typed.NOTHING;
+        return BusyController.Typed.of(model.getAttribute(BusyController.TYPED));
     }
 
     @PostMapping("/{term}/week/stop")

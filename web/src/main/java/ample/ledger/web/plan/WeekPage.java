@@ -1,6 +1,6 @@
 package ample.ledger.web.plan;
 
-import ample.ledger.store.Plans;
+import ample.ledger.store.Shares;
 import ample.ledger.web.words.SeatWords;
 import java.util.List;
 import java.util.Optional;
@@ -50,7 +50,7 @@ public record WeekPage(
         BusyController.Typed typedBusy,
         List<DayChoice> days,
         String notes,
-        List<Plans.Share> shares,
+        List<Shares.Share> shares,
         String clear,
         String lineUp,
         WeavePage weave) {

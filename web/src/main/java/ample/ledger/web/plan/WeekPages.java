@@ -19,7 +19,7 @@ import ample.ledger.core.plan.Swap;
 import ample.ledger.core.reading.SeatAccount;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Term;
-import ample.ledger.store.Plans;
+import ample.ledger.store.Shares;
 import ample.ledger.web.guest.Kept;
 import ample.ledger.web.plan.WeekPage.Busy;
 import ample.ledger.web.plan.WeekPage.DayChoice;
@@ -40,11 +40,14 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** Puts My week together. */
 final class WeekPages {
+
+    private static final int MOST_TROUBLES = 20;
 
     private final Terms terms;
     private final PlannedWeek week;
@@ -74,7 +77,7 @@ final class WeekPages {
     }
 
     /** @param told sentences on what was just done */
-    WeekPage page(List<String> told, BusyController.Typed typed, List<Plans.Share> shares) {
+    WeekPage page(List<String> told, BusyController.Typed typed, List<Shares.Share> shares) {
         Optional<Attendance> at = Stream.concat(week.attended().stream(), week.beside().stream())
                 .filter(attendance -> PlanTokens.of(attendance, term.code()).equals(ask.at()))
                 .findFirst();
@@ -115,14 +118,11 @@ final class WeekPages {
                 weeks.around(),
                 exams(),
                 at.map(selected -> selected(selected, swaps)),
-                Stream.concat(
-                                obstacles.stream().filter(Obstacle::stops).map(words::trouble),
-                                FullSection.of(week, this::account).stream().map(words::trouble))
-                        .toList(),
-                obstacles.stream()
-                        .filter(obstacle -> !obstacle.stops())
-                        .map(words::trouble)
-                        .toList(),
+                troubles(Stream.concat(
+                        obstacles.stream().filter(Obstacle::stops).map(this::trouble),
+                        FullSection.of(week, this::account).stream().map(this::trouble))),
+                troubles(
+                        obstacles.stream().filter(obstacle -> !obstacle.stops()).map(this::trouble)),
                 load.terms().stream().map(loadWords::load).toList(),
                 loadWords.say(load),
                 LoadWords.weeks(load),
@@ -142,6 +142,25 @@ final class WeekPages {
                 new Addresses(term.code())
                         .lineUp(kept.week(terms.get(term.code()).schedule()).stream(), ask.address()),
                 woven.page());
+    }
+
+    private Supplier<WeekPage.Trouble> trouble(Obstacle obstacle) {
+        return () -> words.trouble(obstacle);
+    }
+
+    private Supplier<WeekPage.Trouble> trouble(FullSection full) {
+        return () -> words.trouble(full);
+    }
+
+    /** The first of them; what mends one takes time to find, and nobody mends a hundred. */
+    private static List<WeekPage.Trouble> troubles(Stream<Supplier<WeekPage.Trouble>> all) {
+        List<Supplier<WeekPage.Trouble>> known = all.toList();
+        return Stream.concat(
+                        known.stream().limit(MOST_TROUBLES).map(Supplier::get),
+                        known.size() > MOST_TROUBLES
+                                ? Stream.of(ObstacleWords.more(known.size() - MOST_TROUBLES))
+                                : Stream.of())
+                .toList();
     }
 
     private Obstacles.Student student() {

@@ -47,6 +47,7 @@ class DemoAtStart implements InitializingBean {
             editions.post(
                     ScheduleBundle.read(Path.of(folder, posting.getField("bundle"))),
                     posting.getField("note"),
+                    "the demo",
                     Instant.parse(posting.getField("posted_at")));
         }
     }

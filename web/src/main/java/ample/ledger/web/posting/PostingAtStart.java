@@ -21,6 +21,9 @@ class PostingAtStart implements InitializingBean {
 
     private static final Logger LOG = LoggerFactory.getLogger(PostingAtStart.class);
 
+    /** As who an edition is posted that is named when the application starts. */
+    private static final String BY = "the command line";
+
     private final Editions editions;
     private final Clock clock;
     private final String bundle;
@@ -65,7 +68,7 @@ class PostingAtStart implements InitializingBean {
     }
 
     private void post(ScheduleBundle read) {
-        Editions.Posting posting = editions.post(read, note, clock.instant());
+        Editions.Posting posting = editions.post(read, note, BY, clock.instant());
         LOG.info(
                 "{}: edition {} {}",
                 posting.edition().term(),

@@ -1,8 +1,8 @@
 package ample.ledger.web.preferences;
 
-import org.jspecify.annotations.Nullable;
+import ample.ledger.web.guard.Cookies;
+import jakarta.servlet.http.HttpServletRequest;
 import org.springframework.web.bind.annotation.ControllerAdvice;
-import org.springframework.web.bind.annotation.CookieValue;
 import org.springframework.web.bind.annotation.ModelAttribute;
 
 /** Lets every page know the preferences of who asks for it, under the name {@code preferences}. */
@@ -12,7 +12,7 @@ class PreferencesAdvice {
     static final String COOKIE = "ledger-preferences";
 
     @ModelAttribute("preferences")
-    Preferences preferences(@CookieValue(name = COOKIE, required = false) @Nullable String written) {
-        return written == null ? Preferences.USUAL : Preferences.read(written);
+    Preferences preferences(HttpServletRequest request) {
+        return Cookies.read(request, COOKIE).map(Preferences::read).orElse(Preferences.USUAL);
     }
 }

@@ -1,8 +1,10 @@
 package ample.ledger.web.preferences;
 
 import ample.ledger.core.schedule.Campus;
+import ample.ledger.web.guard.Cookies;
 import ample.ledger.web.term.Local;
 import ample.ledger.web.term.Terms;
+import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.DayOfWeek;
 import java.time.Duration;
@@ -11,8 +13,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Stream;
-import org.springframework.http.HttpHeaders;
-import org.springframework.http.ResponseCookie;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -87,17 +87,14 @@ class PreferencesController {
     String keep(
             @RequestParam Map<String, String> said,
             @RequestParam(defaultValue = "/") String back,
+            HttpServletRequest request,
             HttpServletResponse response) {
-        response.addHeader(
-                HttpHeaders.SET_COOKIE,
-                ResponseCookie.from(
-                                PreferencesAdvice.COOKIE, Preferences.of(said).written())
-                        .path("/")
-                        .maxAge(KEPT)
-                        .httpOnly(true)
-                        .sameSite("Lax")
-                        .build()
-                        .toString());
+        Cookies.write(
+                request,
+                response,
+                PreferencesAdvice.COOKIE,
+                Preferences.of(said).written(),
+                KEPT);
         return "redirect:" + Local.address(back);
     }
 

@@ -2,6 +2,7 @@ package ample.ledger.web.record;
 
 import ample.ledger.core.requirement.RecordLines;
 import ample.ledger.core.schedule.Programme;
+import ample.ledger.web.guard.Limits;
 import ample.ledger.web.guest.Keeping;
 import ample.ledger.web.guest.KeptRecord;
 import ample.ledger.web.term.Addresses;
@@ -25,11 +26,15 @@ import org.springframework.web.multipart.MultipartFile;
 @Controller
 class RecordController {
 
+    /** What is kept of one answer. */
+    private static final int LARGEST_FILE = 8_000;
+
     private final Terms terms;
-
     private final Keeping keeping;
+    private final Limits limits;
 
-    RecordController(Terms terms, Keeping keeping) {
+    RecordController(Terms terms, Keeping keeping, Limits limits) {
+        this.limits = limits;
         this.keeping = keeping;
         this.terms = terms;
     }
@@ -37,7 +42,8 @@ class RecordController {
     /** @param back where to go on afterwards; a page of this application */
     @GetMapping("/record")
     String record(@RequestParam(defaultValue = "/") String back, HttpServletRequest request, Model model) {
-        return page(keeping.of(request).record(), back, model);
+        KeptRecord record = keeping.needed(request).record();
+        return page(record, faults(record), back, model);
     }
 
     /**
@@ -57,7 +63,11 @@ class RecordController {
             HttpServletRequest request,
             Model model)
             throws IOException {
-        String listed = file == null ? "" : new String(file.getBytes(), StandardCharsets.UTF_8);
+        if (file != null && !file.isEmpty()) {
+            limits.count(Limits.Act.UPLOAD, request);
+        }
+        boolean tooLarge = file != null && file.getSize() > LARGEST_FILE;
+        String listed = file == null || tooLarge ? "" : new String(file.getBytes(), StandardCharsets.UTF_8);
         KeptRecord record = new KeptRecord(
                 listed.isBlank() ? courses : (courses.strip() + "\n" + listed).strip(),
                 credits,
@@ -65,13 +75,17 @@ class RecordController {
                 placements,
                 programme);
         keeping.change(request, kept -> kept.with(record));
-        return faults(record).isEmpty() ? "redirect:" + Local.address(back) : page(record, back, model);
+        List<String> faults = faults(record);
+        if (tooLarge) {
+            faults.add("The file is larger than any list of courses: 8 KB at most. It was left out.");
+        }
+        return faults.isEmpty() ? "redirect:" + Local.address(back) : page(record, faults, back, model);
     }
 
-    private String page(KeptRecord record, String back, Model model) {
+    private String page(KeptRecord record, List<String> faults, String back, Model model) {
         model.addAttribute("record", record);
         model.addAttribute("back", Local.address(back));
-        model.addAttribute("faults", faults(record));
+        model.addAttribute("faults", faults);
         model.addAttribute("programmes", programmes());
         model.addAttribute(
                 "preferencesAddress", Addresses.with("/preferences", "back", Addresses.with("/record", "back", back)));

@@ -2,10 +2,12 @@ package ample.ledger.web.seats;
 
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Section;
+import ample.ledger.web.guard.ClientAddress;
 import ample.ledger.web.term.Place;
 import ample.ledger.web.term.Terms;
 import ample.ledger.web.term.Terms.PostedTerm;
 import ample.ledger.web.words.SeatWords;
+import jakarta.servlet.http.HttpServletRequest;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -43,8 +45,9 @@ class SeatController {
     SseEmitter stream(
             @PathVariable Optional<String> term,
             @PathVariable Optional<String> season,
-            @RequestParam Optional<Long> since) {
-        return streams.open(place(term, season), since.orElse(Long.MAX_VALUE));
+            @RequestParam Optional<Long> since,
+            HttpServletRequest request) {
+        return streams.open(place(term, season), since.orElse(Long.MAX_VALUE), ClientAddress.of(request));
     }
 
     /** @param entries entry numbers with commas between; those that there are not are passed over */

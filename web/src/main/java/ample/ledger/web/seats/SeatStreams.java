@@ -2,6 +2,8 @@ package ample.ledger.web.seats;
 
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Section;
+import ample.ledger.web.guard.GuardSettings;
+import ample.ledger.web.guard.TooManyException;
 import ample.ledger.web.term.Place;
 import ample.ledger.web.term.Terms;
 import ample.ledger.web.words.Words;
@@ -37,7 +39,9 @@ class SeatStreams implements SmartLifecycle {
     private static final int MOST = 5_000;
 
     private final Terms terms;
+    private final int mostOfAddress;
     private final Set<Listener> listeners = ConcurrentHashMap.newKeySet();
+    private final Map<String, Integer> byAddress = new ConcurrentHashMap<>();
 
     /** A page that reads slowly keeps one of these waiting, not the news. */
     private final ExecutorService senders = Executors.newFixedThreadPool(SENDERS, task -> {
@@ -49,31 +53,58 @@ class SeatStreams implements SmartLifecycle {
     private volatile boolean running;
     private volatile long lastWord = System.nanoTime();
 
-    SeatStreams(Terms terms) {
+    SeatStreams(Terms terms, GuardSettings settings) {
         this.terms = terms;
+        this.mostOfAddress = settings.streams();
     }
 
-    private record Listener(Place place, SseEmitter emitter) {}
+    private record Listener(Place place, SseEmitter emitter, String address) {}
 
     /**
      * Begins a stream, with one word at once.
      *
      * @param since the number of the last change that the page knows of
+     * @param address of who asks; one address holds only so many
+     * @throws TooManyException when it holds as many already
      */
-    SseEmitter open(Place place, long since) {
+    SseEmitter open(Place place, long since, String address) {
         SseEmitter emitter = new SseEmitter(LONGEST.toMillis());
         if (listeners.size() >= MOST || !running) {
             emitter.complete();
             return emitter;
         }
-        Listener listener = new Listener(place, emitter);
-        emitter.onCompletion(() -> listeners.remove(listener));
+        Listener listener = new Listener(place, emitter, address);
+        add(listener);
+        emitter.onCompletion(() -> remove(listener));
         emitter.onTimeout(emitter::complete);
-        emitter.onError(error -> listeners.remove(listener));
-        listeners.add(listener);
+        emitter.onError(error -> remove(listener));
         long last = terms.lastSeatChange();
         tell(listener, entries(terms.seatsChangedSince(since, place).stream()), last, true);
         return emitter;
+    }
+
+    private void add(Listener listener) {
+        if (byAddress.merge(listener.address(), 1, Integer::sum) > mostOfAddress) {
+            leave(listener.address());
+            throw new TooManyException(
+                    "Your address has as many pages open as are kept up to date.", Duration.ofSeconds(15));
+        }
+        listeners.add(listener);
+    }
+
+    private void remove(Listener listener) {
+        if (listeners.remove(listener)) {
+            leave(listener.address());
+        }
+    }
+
+    private void leave(String address) {
+        byAddress.computeIfPresent(address, (same, count) -> count == 1 ? null : count - 1);
+    }
+
+    /** How many streams are open. */
+    int open() {
+        return listeners.size();
     }
 
     /** Takes in what is new, and passes it on. */
@@ -115,7 +146,7 @@ class SeatStreams implements SmartLifecycle {
         try {
             listener.emitter().send(event);
         } catch (IOException | IllegalStateException gone) {
-            listeners.remove(listener);
+            remove(listener);
         }
     }
 

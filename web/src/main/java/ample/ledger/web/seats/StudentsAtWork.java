@@ -43,8 +43,9 @@ class StudentsAtWork implements DisposableBean {
     private void work() {
         try {
             terms.all().forEach(this::work);
-        } catch (RuntimeException e) {
-            LOG.warn("The simulated students rest for now: {}", e.getMessage());
+        } catch (RuntimeException | Error e) {
+            // An exception would end the timer, and the students' work, without a word.
+            LOG.warn("The simulated students rest for now", e);
         }
     }
 

@@ -1,9 +1,9 @@
 package ample.ledger.web.sign;
 
 import ample.ledger.standin.SimulatedSignOn;
+import ample.ledger.web.term.Local;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -15,14 +15,21 @@ class SignController {
 
     private final boolean students;
 
-    SignController(@Value("${ledger.student-password}") String studentPassword) {
-        students = !studentPassword.isBlank();
+    SignController(SignInSettings settings) {
+        students = !settings.studentPassword().isBlank();
     }
 
-    /** @param again there where a name and a password did not go together */
+    /**
+     * @param again there where a name and a password did not go together
+     * @param back where to go on afterwards; a page of this application
+     */
     @GetMapping("/sign-in")
-    String signIn(@RequestParam(required = false) @Nullable String again, Model model) {
+    String signIn(
+            @RequestParam(required = false) @Nullable String again,
+            @RequestParam(defaultValue = "/") String back,
+            Model model) {
         model.addAttribute("again", again != null);
+        model.addAttribute("back", Local.address(back));
         model.addAttribute("students", students ? SimulatedSignOn.students() : List.of());
         return "sign/page";
     }

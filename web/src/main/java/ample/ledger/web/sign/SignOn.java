@@ -1,100 +1,113 @@
 package ample.ledger.web.sign;
 
+import ample.ledger.core.text.PlainText;
 import ample.ledger.standin.SimulatedSignOn;
+import ample.ledger.web.guard.ClientAddress;
 import ample.ledger.web.guest.Keeping;
 import ample.ledger.web.guest.KeptRecord;
-import jakarta.servlet.ServletException;
+import ample.ledger.web.term.Addresses;
+import ample.ledger.web.term.Local;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.util.ArrayList;
-import java.util.List;
-import org.springframework.beans.factory.annotation.Value;
-import org.springframework.context.annotation.Bean;
-import org.springframework.context.annotation.Configuration;
+import java.time.Instant;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.authentication.BadCredentialsException;
 import org.springframework.security.core.Authentication;
-import org.springframework.security.core.userdetails.User;
-import org.springframework.security.core.userdetails.UserDetails;
-import org.springframework.security.core.userdetails.UserDetailsService;
-import org.springframework.security.crypto.factory.PasswordEncoderFactories;
-import org.springframework.security.crypto.password.PasswordEncoder;
-import org.springframework.security.provisioning.InMemoryUserDetailsManager;
-import org.springframework.security.web.authentication.AuthenticationSuccessHandler;
-import org.springframework.security.web.authentication.SavedRequestAwareAuthenticationSuccessHandler;
+import org.springframework.security.core.AuthenticationException;
+import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
+import org.springframework.stereotype.Component;
+import org.springframework.web.servlet.FlashMap;
+import org.springframework.web.servlet.FlashMapManager;
 
-/**
- * Who can sign in: the registrar's desk, and the students that the institution's sign-on knows, which is simulated. Neither can where no
- * password is given for it.
- */
-@Configuration(proxyBeanMethods = false)
+/** What follows when somebody has signed in, or has tried to. */
+@Component
 public class SignOn {
 
     /** The role of the registrar's desk. */
     public static final String DESK = "DESK";
 
-    @Bean
-    UserDetailsService accounts(
-            @Value("${ledger.desk-password}") String deskPassword,
-            @Value("${ledger.student-password}") String studentPassword) {
-        PasswordEncoder encoder = PasswordEncoderFactories.createDelegatingPasswordEncoder();
-        List<UserDetails> accounts = new ArrayList<>();
-        if (!deskPassword.isBlank()) {
-            accounts.add(User.withUsername("desk")
-                    .password(encoder.encode(deskPassword))
-                    .roles(DESK)
-                    .build());
-        }
-        if (!studentPassword.isBlank()) {
-            String encoded = encoder.encode(studentPassword);
-            SimulatedSignOn.students()
-                    .forEach(student -> accounts.add(User.withUsername(student.name())
-                            .password(encoded)
-                            .roles(Keeping.STUDENT)
-                            .build()));
-        }
-        return new InMemoryUserDetailsManager(accounts);
+    private static final Logger LOG = LoggerFactory.getLogger(SignOn.class);
+    private static final int LONGEST_NAME = 60;
+
+    private final Keeping keeping;
+    private final SignInWaits waits;
+    private final SignInSettings settings;
+    private final FlashMapManager told;
+
+    SignOn(Keeping keeping, SignInWaits waits, SignInSettings settings, FlashMapManager told) {
+        this.keeping = keeping;
+        this.waits = waits;
+        this.settings = settings;
+        this.told = told;
     }
 
-    /** The desk goes to its page; a student takes along what they kept as a guest, and goes to where they were. */
-    @Bean
-    AuthenticationSuccessHandler signedIn(Keeping keeping) {
-        SavedRequestAwareAuthenticationSuccessHandler back = new SavedRequestAwareAuthenticationSuccessHandler();
-        return (HttpServletRequest request, HttpServletResponse response, Authentication who) -> {
-            boolean student = who.getAuthorities().stream()
-                    .anyMatch(role -> ("ROLE_" + Keeping.STUDENT).equals(role.getAuthority()));
-            if (student) {
-                takeAlong(keeping, request, who.getName());
-            }
-            back.setDefaultTargetUrl(student ? "/" : "/desk");
-            goOn(back, request, response, who);
-        };
+    /** The account that somebody wants to sign in as: what they typed, on one line. */
+    static String account(HttpServletRequest request) {
+        String typed = request.getParameter(UsernamePasswordAuthenticationFilter.SPRING_SECURITY_FORM_USERNAME_KEY);
+        String name = typed == null ? "" : PlainText.onOneLine(typed).strip();
+        return name.substring(0, Math.min(name.length(), LONGEST_NAME));
     }
 
-    private static void goOn(
-            SavedRequestAwareAuthenticationSuccessHandler back,
-            HttpServletRequest request,
-            HttpServletResponse response,
-            Authentication who)
+    /** A student takes along what they kept as a guest, and goes back to where they were; the desk goes to its page. */
+    public void signedIn(HttpServletRequest request, HttpServletResponse response, Authentication who)
             throws IOException {
-        try {
-            back.onAuthenticationSuccess(request, response, who);
-        } catch (ServletException e) {
-            throw new IOException(e);
+        waits.succeeded(who.getName(), ClientAddress.of(request));
+        boolean student =
+                who.getAuthorities().stream().anyMatch(role -> ("ROLE_" + Keeping.STUDENT).equals(role.getAuthority()));
+        Instant now = Instant.now();
+        SignedInSessions.limit(
+                request.getSession(),
+                student ? settings.studentIdle() : settings.deskIdle(),
+                now.plus(student ? settings.studentLongest() : settings.deskLongest()));
+        LOG.info("{} has signed in from {}", who.getName(), ClientAddress.of(request));
+        String back = back(request);
+        String address = back.equals("/") && !student ? "/desk" : back;
+        if (student && !keeping.adopt(request, who.getName(), recordOf(who.getName()))) {
+            tell(request, response, address);
         }
+        response.sendRedirect(address);
     }
 
-    private static void takeAlong(Keeping keeping, HttpServletRequest request, String name) {
-        keeping.adopt(request, name);
-        if (!keeping.of(request).record().said()) {
-            SimulatedSignOn.student(name)
-                    .ifPresent(student -> keeping.change(
-                            request,
-                            kept -> kept.with(new KeptRecord(
-                                    "",
-                                    String.valueOf(student.credits()),
-                                    String.valueOf(student.level()),
-                                    "",
-                                    student.programme()))));
+    private void tell(HttpServletRequest request, HttpServletResponse response, String address) {
+        FlashMap map = new FlashMap();
+        map.put(
+                "signedIn",
+                "Not all plans of this visit could be brought to yours, which are as many as can be kept. They are here again when you sign out.");
+        map.setTargetRequestPath(address.replaceAll("[?#].*", ""));
+        told.saveOutputFlashMap(map, request, response);
+    }
+
+    private static KeptRecord recordOf(String name) {
+        return SimulatedSignOn.student(name)
+                .map(student -> new KeptRecord(
+                        "",
+                        String.valueOf(student.credits()),
+                        String.valueOf(student.level()),
+                        "",
+                        student.programme()))
+                .orElse(KeptRecord.NONE);
+    }
+
+    /** Says so on the form, and in the log: who, and from where, and never with which password. */
+    public void refused(HttpServletRequest request, HttpServletResponse response, AuthenticationException why)
+            throws IOException {
+        if (!(why instanceof BadCredentialsException)) {
+            response.setHeader(HttpHeaders.RETRY_AFTER, "5");
+            response.sendError(HttpStatus.SERVICE_UNAVAILABLE.value());
+            return;
         }
+        String account = account(request);
+        waits.failed(account, ClientAddress.of(request));
+        LOG.warn("Signing in as “{}” from {} has failed", account, ClientAddress.of(request));
+        response.sendRedirect(Addresses.with("/sign-in?again", "back", back(request)));
+    }
+
+    private static String back(HttpServletRequest request) {
+        String back = request.getParameter("back");
+        return Local.address(back == null ? "/" : back);
     }
 }

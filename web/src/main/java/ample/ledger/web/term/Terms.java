@@ -30,24 +30,24 @@ import org.springframework.stereotype.Component;
 /**
  * The current edition of each term with its index, built once for each edition and day.
  *
- * <p>Requests are answered from what is in memory. {@link #refresh()}, which is called whenever there may be news, builds
- * what is new beside it and then puts it in its place, so that no request waits for it or is dropped.
+ * <p>Requests are answered from what is in memory, and never ask the database: an address that nothing is posted for costs
+ * no more than any other. {@link #refresh()}, which is called when the application starts and whenever there may be news, builds what is new
+ * beside it and then puts it in its place, so that no request waits for it or is dropped.
  */
 @Component
 public class Terms {
 
     private final Editions editions;
     private final LatestSeats seats;
-    private final SeatChanges seatChanges;
     private final Clock clock;
     private final EditionComparisons comparisons;
     private final Map<String, PostedTerm> latest = new ConcurrentHashMap<>();
     private final Map<String, Place> places = new ConcurrentHashMap<>();
     private volatile @Nullable Together together;
+    private volatile long lastSeatChange;
 
     Terms(Editions editions, LatestSeats seats, Clock clock) {
         this.seats = seats;
-        this.seatChanges = new SeatChanges(clock);
         this.editions = editions;
         this.comparisons = new EditionComparisons(editions);
         this.clock = clock;
@@ -88,9 +88,6 @@ public class Terms {
 
     /** All terms posted, by their first day, then by code. */
     public List<PostedTerm> all() {
-        if (latest.isEmpty()) {
-            refresh();
-        }
         return latest.values().stream()
                 .sorted(Comparator.comparing((PostedTerm posted) ->
                                 posted.schedule().term().dates().first())
@@ -105,10 +102,6 @@ public class Terms {
      */
     public PostedTerm get(String code) {
         PostedTerm known = latest.get(code);
-        if (known == null) {
-            refresh();
-            known = latest.get(code);
-        }
         if (known == null) {
             throw new UnknownTermException(code);
         }
@@ -165,33 +158,43 @@ public class Terms {
      */
     public Map<String, List<Section>> refreshSeats() {
         Map<String, List<SeatWord>> fresh = seats.refresh().stream().collect(Collectors.groupingBy(SeatWord::term));
+        long last = seats.last();
         Map<String, List<Section>> changed = new HashMap<>();
         fresh.forEach((term, words) -> {
             PostedTerm posted = latest.get(term);
             if (posted != null) {
                 seats.takeOver(posted.edition(), posted.index());
-                Set<String> pools = words.stream().map(SeatWord::pool).collect(Collectors.toSet());
                 changed.put(
                         term,
-                        posted.schedule().sections().stream()
-                                .filter(section -> pools.contains(section.pool().code()))
-                                .toList());
+                        sections(posted, words.stream().map(SeatWord::pool).collect(Collectors.toSet())));
             }
         });
-        seatChanges.changed(changed);
+        lastSeatChange = last;
         return changed;
     }
 
-    /** The number of the last change of seats: all that is read after this call is at least as new. */
+    private static List<Section> sections(PostedTerm posted, Set<String> pools) {
+        return pools.isEmpty()
+                ? List.of()
+                : posted.schedule().sections().stream()
+                        .filter(section -> pools.contains(section.pool().code()))
+                        .toList();
+    }
+
+    /** The number of the last change of seats, the same for all instances: all that is read after this call is at least as new. */
     public long lastSeatChange() {
-        return seatChanges.last();
+        return lastSeatChange;
     }
 
     /** The sections of {@code place} whose seats have changed after the change of that number. */
     public List<EntryNumber> seatsChangedSince(long number, Place place) {
-        return seatChanges.since(
-                number,
-                place.terms().stream().map(posted -> posted.edition().term()).toList());
+        return place.terms().stream()
+                .flatMap(posted -> sections(
+                        posted, seats.changedSince(number, posted.edition().term()))
+                        .stream())
+                .map(Section::entry)
+                .sorted()
+                .toList();
     }
 
     /** The schedules of all terms, read together. */

@@ -16,9 +16,16 @@ import java.util.Map;
  * @param find the address that reads a line of text
  * @param others every term and season that can be browsed, this one among them
  * @param preferences the address of the preferences, which leads back here
+ * @param signIn where a visitor signs in, which leads back here too
  */
 public record Where(
-        String name, String edition, List<Screen> screens, String find, List<Other> others, String preferences) {
+        String name,
+        String edition,
+        List<Screen> screens,
+        String find,
+        List<Other> others,
+        String preferences,
+        String signIn) {
 
     /** A screen that the head leads to. */
     public record Screen(String screen, String label, String title, String address, int count) {}
@@ -44,7 +51,8 @@ public record Where(
                                 week)),
                 "/" + place.path() + "/find",
                 others(all, place, brief),
-                Addresses.with("/preferences", "back", here));
+                Addresses.with("/preferences", "back", here),
+                Addresses.with("/sign-in", "back", here));
     }
 
     private static String edition(Place place) {

@@ -1,21 +1,35 @@
 package ample.ledger.web.trouble;
 
 import ample.ledger.core.browse.Brief;
+import ample.ledger.web.guard.Refusal;
+import ample.ledger.web.guard.TooManyException;
+import ample.ledger.web.guest.AwayException;
+import ample.ledger.web.guest.KeptFullException;
 import ample.ledger.web.term.Addresses;
 import ample.ledger.web.term.NotPostedException;
 import ample.ledger.web.term.Terms;
 import ample.ledger.web.term.UnknownTermException;
 import ample.ledger.web.trouble.TroublePage.WayOn;
+import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
+import org.apache.tomcat.util.http.InvalidParameterException;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataAccessException;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.transaction.TransactionException;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.multipart.MultipartException;
 
-/** Addresses that name a term or a section that is not there. */
+/** What goes wrong while a page is made: what is not there, what is away, and what is too much. */
 @ControllerAdvice
 class TroubleAdvice {
+
+    private static final Logger LOG = LoggerFactory.getLogger(TroubleAdvice.class);
 
     private final Terms terms;
 
@@ -54,6 +68,47 @@ class TroubleAdvice {
                                 : List.of(
                                         new WayOn("Back to your brief", addresses.browse(unknown.brief())),
                                         browse(addresses.term()))));
+        return "trouble/page";
+    }
+
+    @ExceptionHandler({AwayException.class, DataAccessException.class, TransactionException.class})
+    @ResponseStatus(HttpStatus.SERVICE_UNAVAILABLE)
+    String away(Exception away, HttpServletResponse response, Model model) {
+        LOG.warn("A page could not be made: {}", away.getMessage());
+        response.setHeader(HttpHeaders.RETRY_AFTER, "5");
+        model.addAttribute("page", TroublePage.AWAY);
+        return "trouble/page";
+    }
+
+    @ExceptionHandler
+    @ResponseStatus(HttpStatus.TOO_MANY_REQUESTS)
+    String tooMany(TooManyException tooMany, HttpServletResponse response, Model model) {
+        Refusal refusal = Refusal.of(tooMany);
+        response.setHeader(HttpHeaders.RETRY_AFTER, Long.toString(tooMany.seconds()));
+        model.addAttribute("page", new TroublePage(refusal.title(), refusal.explanation(), List.of(TroublePage.HOME)));
+        return "trouble/page";
+    }
+
+    /** What Tomcat, or Spring, cannot read of a form: it was made by hand, or came too slowly. */
+    @ExceptionHandler({MultipartException.class, InvalidParameterException.class})
+    @ResponseStatus(HttpStatus.BAD_REQUEST)
+    String unreadable(Model model) {
+        model.addAttribute(
+                "page",
+                new TroublePage(
+                        "What was sent could not be read.",
+                        "Nothing was changed. Go back and send the form again.",
+                        List.of(TroublePage.HOME)));
+        return "trouble/page";
+    }
+
+    @ExceptionHandler
+    @ResponseStatus(HttpStatus.CONTENT_TOO_LARGE)
+    String full(KeptFullException full, Model model) {
+        model.addAttribute(
+                "page",
+                new TroublePage(
+                        "Your plans hold as much as can be kept here.", full.getMessage(), List.of(TroublePage.HOME)));
         return "trouble/page";
     }
 

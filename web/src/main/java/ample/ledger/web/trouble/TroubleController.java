@@ -1,5 +1,6 @@
 package ample.ledger.web.trouble;
 
+import ample.ledger.web.guard.Refusal;
 import jakarta.servlet.RequestDispatcher;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
@@ -14,7 +15,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 @Controller
 class TroubleController implements ErrorController {
 
-    private static final TroublePage.WayOn HOME = new TroublePage.WayOn("Browse the schedule", "/");
+    private static final TroublePage.WayOn HOME = TroublePage.HOME;
 
     @RequestMapping("${server.error.path:/error}")
     String trouble(HttpServletRequest request, HttpServletResponse response, Model model) {
@@ -25,13 +26,20 @@ class TroubleController implements ErrorController {
             status = HttpStatus.NOT_FOUND;
         }
         response.setStatus(status.value());
-        model.addAttribute("page", page(status));
+        model.addAttribute(
+                "page",
+                Refusal.of(request)
+                        .map(refusal -> new TroublePage(refusal.title(), refusal.explanation(), List.of(HOME)))
+                        .orElse(page(status)));
         return "trouble/page";
     }
 
     private static TroublePage page(HttpStatus status) {
         if (status == HttpStatus.NOT_FOUND) {
             return new TroublePage("There is no page at this address.", "It may have been mistyped.", List.of(HOME));
+        }
+        if (status == HttpStatus.SERVICE_UNAVAILABLE) {
+            return TroublePage.AWAY;
         }
         if (status.is4xxClientError()) {
             return new TroublePage("The request was not understood.", "Nothing was changed by it.", List.of(HOME));

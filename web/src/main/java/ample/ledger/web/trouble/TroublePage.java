@@ -10,6 +10,14 @@ import java.util.List;
  */
 record TroublePage(String title, String explanation, List<WayOn> waysOn) {
 
+    static final WayOn HOME = new WayOn("Browse the schedule", "/");
+
+    /** While the database does not answer. */
+    static final TroublePage AWAY = new TroublePage(
+            "This page needs what is kept for you, and that cannot be reached for the moment.",
+            "Nothing you had was lost. Browsing goes on meanwhile; try this page again in a moment.",
+            List.of(HOME));
+
     /** A link that leads on. */
     record WayOn(String label, String address) {}
 }

@@ -68,7 +68,7 @@ public final class Words {
                         whose,
                         count(clash.minutes(), "minute"),
                         clash.times() == 1 ? "once" : number(clash.times()) + " times",
-                        date(clash.minutesByDate().firstKey()));
+                        date(clash.first()));
     }
 
     /** "4 credits", "1.5 credits". */

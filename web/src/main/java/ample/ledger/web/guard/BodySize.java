@@ -1,0 +1,39 @@
+package ample.ledger.web.guard;
+
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.filter.OncePerRequestFilter;
+
+/** Refuses what is too long for anything that a visitor may send, before any of it is read. The posting desk sends whole bundles. */
+final class BodySize extends OncePerRequestFilter {
+
+    /** A calendar of 1 MiB, and the form around it. */
+    private static final long MOST = (1 << 20) + (1 << 16);
+
+    private static final String DESK = "/desk/";
+
+    private static final Refusal TOO_LONG = new Refusal(
+            "That is larger than anything that is taken in here.",
+            "Nothing was changed. A calendar file has at most 1 MB, a plan 64 KB.");
+
+    private static final Refusal NO_LENGTH =
+            new Refusal("The request does not say how long it is.", "Nothing was changed. Browsers always say it.");
+
+    @Override
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
+        if (request.getRequestURI().startsWith(DESK)) {
+            chain.doFilter(request, response);
+        } else if (request.getHeader("Transfer-Encoding") != null) {
+            NO_LENGTH.send(request, response, HttpStatus.LENGTH_REQUIRED);
+        } else if (request.getContentLengthLong() > MOST) {
+            TOO_LONG.send(request, response, HttpStatus.CONTENT_TOO_LARGE);
+        } else {
+            chain.doFilter(request, response);
+        }
+    }
+}

@@ -1,0 +1,84 @@
+package ample.ledger.web.guard;
+
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.time.Duration;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.Semaphore;
+import java.util.concurrent.TimeUnit;
+import org.springframework.web.filter.OncePerRequestFilter;
+
+/**
+ * Lets one address have only its share of the processors: some of its requests are worked on at once, some wait, and more are told to
+ * come again. Without it, who sends a hundred requests at a time leaves everybody else a hundredth.
+ */
+final class FairShare extends OncePerRequestFilter {
+
+    private static final Duration LONGEST_WAIT = Duration.ofSeconds(10);
+    private static final Duration COME_AGAIN = Duration.ofSeconds(1);
+
+    private final int atOnce;
+    private final int waiting;
+    private final Map<String, Share> shares = new ConcurrentHashMap<>();
+
+    /**
+     * @param atOnce how many requests of one address are worked on at once
+     * @param waiting how many more may wait for that
+     */
+    FairShare(int atOnce, int waiting) {
+        this.atOnce = atOnce;
+        this.waiting = waiting;
+    }
+
+    /** @param present how many requests of the address are here, at work and waiting */
+    private record Share(Semaphore places, int present) {
+
+        Share with(int more) {
+            return new Share(places, present + more);
+        }
+    }
+
+    /** Files are sent in no time, and each page has some. */
+    @Override
+    protected boolean shouldNotFilter(HttpServletRequest request) {
+        return request.getRequestURI().startsWith("/assets/");
+    }
+
+    @Override
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
+        String address = ClientAddress.of(request);
+        Share share = shares.compute(
+                address, (same, known) -> known == null ? new Share(new Semaphore(atOnce, true), 1) : known.with(1));
+        try {
+            if (share.present() > atOnce + waiting || !await(share.places())) {
+                Refusal.send(
+                        request,
+                        response,
+                        new TooManyException(
+                                "More is asked from your address than can be answered at once.", COME_AGAIN));
+                return;
+            }
+            try {
+                chain.doFilter(request, response);
+            } finally {
+                share.places().release();
+            }
+        } finally {
+            shares.computeIfPresent(address, (same, known) -> known.present() == 1 ? null : known.with(-1));
+        }
+    }
+
+    private static boolean await(Semaphore places) {
+        try {
+            return places.tryAcquire(LONGEST_WAIT.toMillis(), TimeUnit.MILLISECONDS);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            return false;
+        }
+    }
+}

@@ -1,0 +1,25 @@
+package ample.ledger.web.guard;
+
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import org.springframework.web.filter.OncePerRequestFilter;
+
+/** Gives every answer its headers, also those to requests that are refused before Spring Security sees them. */
+final class HeadersFirst extends OncePerRequestFilter {
+
+    @Override
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
+        SecurityHeaders.ALL.forEach(response::setHeader);
+        chain.doFilter(request, response);
+    }
+
+    /** What Tomcat refuses comes by the page of a trouble alone. */
+    @Override
+    protected boolean shouldNotFilterErrorDispatch() {
+        return false;
+    }
+}

@@ -1,0 +1,45 @@
+package ample.ledger.web.guard;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.util.Optional;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+
+/**
+ * Why a request goes no further, for the page of a trouble to say.
+ *
+ * @param title what happened, in one sentence
+ * @param explanation what was kept and what to do
+ */
+public record Refusal(String title, String explanation) {
+
+    private static final String ATTRIBUTE = Refusal.class.getName();
+
+    /** Why this request was refused; empty where it was not, or where nothing more is known. */
+    public static Optional<Refusal> of(HttpServletRequest request) {
+        return request.getAttribute(ATTRIBUTE) instanceof Refusal refusal ? Optional.of(refusal) : Optional.empty();
+    }
+
+    /** Ends the request with the page of a trouble. */
+    public void send(HttpServletRequest request, HttpServletResponse response, HttpStatus status) throws IOException {
+        request.setAttribute(ATTRIBUTE, this);
+        response.sendError(status.value());
+    }
+
+    /** The same for who asks too much. */
+    public static void send(HttpServletRequest request, HttpServletResponse response, TooManyException tooMany)
+            throws IOException {
+        response.setHeader(HttpHeaders.RETRY_AFTER, Long.toString(tooMany.seconds()));
+        of(tooMany).send(request, response, HttpStatus.TOO_MANY_REQUESTS);
+    }
+
+    /** What is said to who asks too much. */
+    public static Refusal of(TooManyException tooMany) {
+        return new Refusal(
+                tooMany.getMessage(),
+                "Nothing was changed. Try again in %s."
+                        .formatted(tooMany.seconds() == 1 ? "a second" : tooMany.seconds() + " seconds"));
+    }
+}
