@@ -79,11 +79,13 @@ class AccessibilityTest {
                 .post(
                         ledger.page("week/add"),
                         RequestOptions.create()
+                                .setHeader("Sec-Fetch-Site", "same-origin")
                                 .setForm(FormData.create().set("line", "40129,40136,40220,40227,40723,40588,40413")));
         page.request()
                 .post(
                         ledger.page("week/busy"),
                         RequestOptions.create()
+                                .setHeader("Sec-Fetch-Site", "same-origin")
                                 .setForm(FormData.create()
                                         .set("label", "Ferry crew")
                                         .set("day", "thu")

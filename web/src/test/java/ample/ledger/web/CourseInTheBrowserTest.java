@@ -68,6 +68,7 @@ class CourseInTheBrowserTest {
                 .post(
                         ScheduleBundle.read(Schedules.repository().resolve("demo/bundles/summer-2032")),
                         "Summer",
+                        "desk",
                         Instant.parse("2031-06-17T09:00:00Z"));
         ledger.awaitTerm("summer-2032");
         Page page = tabs.open();

@@ -95,6 +95,7 @@ public final class PagesBench {
                 .send(
                         HttpRequest.newBuilder(URI.create(address))
                                 .header("Content-Type", "application/x-www-form-urlencoded")
+                                .header("Sec-Fetch-Site", "same-origin")
                                 .POST(HttpRequest.BodyPublishers.ofString("line=" + entries))
                                 .build(),
                         HttpResponse.BodyHandlers.discarding());

@@ -10,13 +10,13 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.util.List;
 import java.util.function.IntSupplier;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.junit.jupiter.api.extension.ParameterContext;
 import org.junit.jupiter.api.extension.ParameterResolver;
 import org.springframework.boot.SpringApplication;
-import org.springframework.context.ConfigurableApplicationContext;
 
 /**
  * The application under test: started once for all tests, as it really starts, on a free port, with the demo posted to a
@@ -27,11 +27,18 @@ public final class RunningLedger implements BeforeAllCallback, ParameterResolver
     /**
      * Where it answers.
      *
+     * @param routes everything that it answers
      * @param seats takes the registrar's words, as from another instance
      * @param statements how many SQL statements requests have caused since it was last asked
      * @param editions posts to its database as another instance would, without telling this one
      */
-    public record Ledger(URI root, Editions editions, SeatWords seats, IntSupplier statements) {
+    public record Ledger(
+            URI root,
+            TestDatabase database,
+            Editions editions,
+            SeatWords seats,
+            IntSupplier statements,
+            List<LedgerInstance.Route> routes) {
 
         /** The address of a page of the demo's term: {@code page("browse?at=tidewall")}. */
         public String page(String rest) {
@@ -59,11 +66,11 @@ public final class RunningLedger implements BeforeAllCallback, ParameterResolver
         }
     }
 
-    private record Started(ConfigurableApplicationContext context, Ledger ledger) implements AutoCloseable {
+    private record Started(LedgerInstance instance, Ledger ledger) implements AutoCloseable {
 
         @Override
         public void close() {
-            context.close();
+            instance.close();
         }
     }
 
@@ -93,25 +100,24 @@ public final class RunningLedger implements BeforeAllCallback, ParameterResolver
         StatementCount statements = new StatementCount();
         SpringApplication application = new SpringApplication(LedgerApplication.class);
         application.addInitializers(before -> before.getBeanFactory().addBeanPostProcessor(statements));
-        var context = application.run(
-                "--server.port=0",
-                "--spring.datasource.url=" + database.url(),
-                "--spring.datasource.password=" + database.appPassword(),
-                "--spring.flyway.password=" + database.ownerPassword(),
+        LedgerInstance instance = LedgerInstance.start(
+                application,
+                database,
                 "--ledger.post=" + Schedules.kernel(),
                 "--ledger.note=The demo",
-                "--ledger.desk-password=neap tide",
-                "--ledger.student-password=neap tide",
-                "--ledger.clock=2031-06-17T08:41:00Z",
-                "--logging.level.root=warn",
-                "--spring.main.banner-mode=off");
-        String port = context.getEnvironment().getRequiredProperty("local.server.port");
+                // All tests come from one address.
+                "--ledger.limits.visits=100000",
+                "--ledger.limits.sign-ins=100000",
+                "--ledger.limits.uploads=100000",
+                "--ledger.limits.weaves=100000");
         return new Started(
-                context,
+                instance,
                 new Ledger(
-                        URI.create("http://127.0.0.1:" + port),
-                        context.getBean(Editions.class),
-                        context.getBean(SeatWords.class),
-                        statements::sinceLast));
+                        instance.root(),
+                        database,
+                        instance.context().getBean(Editions.class),
+                        instance.context().getBean(SeatWords.class),
+                        statements::sinceLast,
+                        instance.routes()));
     }
 }

@@ -180,7 +180,9 @@ class SheetInTheBrowserTest {
         page.request()
                 .post(
                         ledger.page("week/add"),
-                        RequestOptions.create().setForm(FormData.create().set("line", "40176")));
+                        RequestOptions.create()
+                                .setHeader("Sec-Fetch-Site", "same-origin")
+                                .setForm(FormData.create().set("line", "40176")));
         page.navigate(ledger.page(YEAR_LONG + "?days=only:tue,thu"));
 
         Locator labs = page.locator("#set-title ~ table .in-the-way");

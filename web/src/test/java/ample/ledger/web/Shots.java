@@ -57,13 +57,16 @@ public final class Shots {
         page.request()
                 .post(
                         week + "/add",
-                        RequestOptions.create().setForm(FormData.create().set("line", shot[3])));
+                        RequestOptions.create()
+                                .setHeader("Sec-Fetch-Site", "same-origin")
+                                .setForm(FormData.create().set("line", shot[3])));
         if (shot.length > 4) {
             String[] busy = shot[4].split("/");
             page.request()
                     .post(
                             week + "/busy",
                             RequestOptions.create()
+                                    .setHeader("Sec-Fetch-Site", "same-origin")
                                     .setForm(FormData.create()
                                             .set("day", busy[0])
                                             .set("starts", busy[1])

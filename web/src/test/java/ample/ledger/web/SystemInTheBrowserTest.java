@@ -36,6 +36,7 @@ class SystemInTheBrowserTest {
                 .post(
                         ScheduleBundle.read(Schedules.repository().resolve("demo/bundles/quarter-autumn-2031")),
                         "The quarter",
+                        "desk",
                         NOW);
         ledger.awaitTerm("quarter-autumn-2031");
     }

@@ -368,7 +368,9 @@ class WeekInTheBrowserTest {
         page.request()
                 .post(
                         ledger.page("week/add"),
-                        RequestOptions.create().setForm(FormData.create().set("line", entries)));
+                        RequestOptions.create()
+                                .setHeader("Sec-Fetch-Site", "same-origin")
+                                .setForm(FormData.create().set("line", entries)));
     }
 
     private static void signIn(Page page, Ledger ledger, String name) {

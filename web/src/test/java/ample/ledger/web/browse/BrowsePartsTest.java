@@ -32,7 +32,7 @@ class BrowsePartsTest {
 
     private static final TermIndex INDEX = Schedules.kernelIndex();
     private static final PostedTerm POSTED = new PostedTerm(
-            new Edition(1, "halvermere", "autumn-2031", 1, Instant.EPOCH, "", ""),
+            new Edition(1, "halvermere", "autumn-2031", 1, Instant.EPOCH, "", "", ""),
             INDEX,
             new CourseGraph(List.of()),
             Optional.empty());

@@ -35,7 +35,7 @@ class OftenAskedTest {
             "autumn-2031",
             "Autumn 2031",
             List.of(new PostedTerm(
-                    new Edition(1, "halvermere", "autumn-2031", 1, Instant.EPOCH, "", ""),
+                    new Edition(1, "halvermere", "autumn-2031", 1, Instant.EPOCH, "", "", ""),
                     INDEX,
                     new CourseGraph(List.of()),
                     Optional.empty())),

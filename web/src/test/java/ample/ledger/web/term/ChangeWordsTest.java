@@ -145,6 +145,6 @@ class ChangeWordsTest {
 
     private static Edition edition(int number) {
         return new Edition(
-                number, "test", "autumn-2031", number, Instant.parse("2031-06-0" + number + "T09:41:00Z"), "", "");
+                number, "test", "autumn-2031", number, Instant.parse("2031-06-0" + number + "T09:41:00Z"), "", "", "");
     }
 }

@@ -4,6 +4,7 @@ import static ample.ledger.core.fixtures.SectionBuilder.section;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.Mockito.clearInvocations;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.times;
 import static org.mockito.Mockito.verify;
@@ -33,10 +34,12 @@ class TermsTest {
         when(clock.instant()).thenReturn(EVENING);
         when(editions.schedule(any())).thenReturn(Schedules.kernelSchedule());
         current(1);
+        terms.refresh();
     }
 
     @Test
     void anEditionIsIndexedOnce() {
+        terms.refresh();
         assertThat(terms.get("autumn-2031")).isSameAs(terms.get("autumn-2031"));
 
         verify(editions, times(1)).schedule(any());
@@ -78,6 +81,7 @@ class TermsTest {
         when(editions.schedule(edition(1))).thenReturn(Schedules.of(monday));
         when(editions.schedule(edition(2))).thenReturn(Schedules.of(tuesday));
         when(editions.schedule(edition(3))).thenReturn(Schedules.of(taught));
+        clearInvocations(editions);
         current(3);
         terms.refresh();
         terms.compareEditions();
@@ -97,6 +101,7 @@ class TermsTest {
         assertThatExceptionOfType(UnknownTermException.class)
                 .isThrownBy(() -> terms.get("spring-1999"))
                 .matches(unknown -> unknown.code().equals("spring-1999"));
+        verify(editions, times(1)).allCurrent();
     }
 
     private void current(int number) {
@@ -104,6 +109,6 @@ class TermsTest {
     }
 
     private static Edition edition(int number) {
-        return new Edition(number, "halvermere", "autumn-2031", number, EVENING, "", "");
+        return new Edition(number, "halvermere", "autumn-2031", number, EVENING, "", "", "");
     }
 }

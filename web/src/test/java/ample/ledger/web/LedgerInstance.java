@@ -1,0 +1,173 @@
+package ample.ledger.web;
+
+import ample.ledger.store.TestDatabase;
+import java.io.IOException;
+import java.net.CookieManager;
+import java.net.URI;
+import java.net.URLEncoder;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.boot.SpringApplication;
+import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
+
+/**
+ * One instance of the application, started as it really starts, on a free port, with the clock at the demo's moment.
+ *
+ * @param root where it answers
+ */
+public record LedgerInstance(ConfigurableApplicationContext context, URI root) implements AutoCloseable {
+
+    /** An address that is answered, with variables in braces: {@code POST /{term}/week/add}. */
+    public record Route(String method, String pattern) {}
+
+    /** @param options beside those that every test needs, which they overrule */
+    public static LedgerInstance start(SpringApplication application, TestDatabase database, String... options) {
+        List<String> all = new ArrayList<>(List.of(
+                "--server.port=0",
+                "--spring.datasource.url=" + database.url(),
+                "--spring.datasource.password=" + database.appPassword(),
+                "--spring.flyway.password=" + database.ownerPassword(),
+                "--ledger.sign-in.desk-password=neap tide",
+                "--ledger.sign-in.student-password=neap tide",
+                "--ledger.clock=2031-06-17T08:41:00Z",
+                "--logging.level.root=warn",
+                "--spring.main.banner-mode=off"));
+        all.addAll(Arrays.asList(options));
+        ConfigurableApplicationContext context = application.run(all.toArray(String[]::new));
+        String port = context.getEnvironment().getRequiredProperty("local.server.port");
+        return new LedgerInstance(context, URI.create("http://127.0.0.1:" + port));
+    }
+
+    /** Beside others of the same database. */
+    public static LedgerInstance start(TestDatabase database, String... options) {
+        return start(new SpringApplication(LedgerApplication.class), database, options);
+    }
+
+    /** Everything that controllers answer, and what Spring Security answers beside them. */
+    public List<Route> routes() {
+        Stream<Route> mapped = context
+                .getBean("requestMappingHandlerMapping", RequestMappingHandlerMapping.class)
+                .getHandlerMethods()
+                .keySet()
+                .stream()
+                .flatMap(info -> info.getPatternValues().stream()
+                        .flatMap(pattern ->
+                                info.getMethodsCondition().getMethods().isEmpty()
+                                        ? Stream.of(new Route("GET", pattern), new Route("POST", pattern))
+                                        : info.getMethodsCondition().getMethods().stream()
+                                                .map(method -> new Route(method.name(), pattern))));
+        return Stream.concat(mapped, Stream.of(new Route("POST", "/sign-in"), new Route("POST", "/sign-out")))
+                .distinct()
+                .toList();
+    }
+
+    @Override
+    public void close() {
+        context.close();
+    }
+
+    /** Somebody with a browser of their own, who keeps cookies and sends forms from our own pages. */
+    public static final class Visitor {
+
+        private final CookieManager cookies = new CookieManager();
+        private final HttpClient client = HttpClient.newBuilder()
+                .cookieHandler(cookies)
+                .connectTimeout(Duration.ofSeconds(10))
+                .build();
+
+        private final URI root;
+
+        public Visitor(URI root) {
+            this.root = root;
+        }
+
+        /** The same person, by another instance on the same host. */
+        public Visitor at(URI other) {
+            Visitor there = new Visitor(other);
+            cookies.getCookieStore()
+                    .getCookies()
+                    .forEach(cookie -> there.cookies.getCookieStore().add(other, cookie));
+            return there;
+        }
+
+        public HttpResponse<String> get(String path) throws IOException, InterruptedException {
+            return client.send(request(path).build(), HttpResponse.BodyHandlers.ofString());
+        }
+
+        /** @param fields names and values in turn */
+        public HttpResponse<String> post(String path, String... fields) throws IOException, InterruptedException {
+            return client.send(form(path, fields), HttpResponse.BodyHandlers.ofString());
+        }
+
+        public HttpRequest form(String path, String... fields) {
+            String body = java.util.stream.IntStream.range(0, fields.length / 2)
+                    .mapToObj(i -> encode(fields[2 * i]) + "=" + encode(fields[2 * i + 1]))
+                    .collect(Collectors.joining("&"));
+            return request(path)
+                    .header("Content-Type", "application/x-www-form-urlencoded")
+                    .header("Sec-Fetch-Site", "same-origin")
+                    .POST(HttpRequest.BodyPublishers.ofString(body))
+                    .build();
+        }
+
+        /** A file as a form sends it. */
+        public HttpResponse<String> upload(String path, String field, String name, String content)
+                throws IOException, InterruptedException {
+            String body = "--part\r\nContent-Disposition: form-data; name=\"" + field + "\"; filename=\"" + name
+                    + "\"\r\nContent-Type: text/plain\r\n\r\n" + content
+                    + "\r\n--part\r\nContent-Disposition: form-data; name=\"back\"\r\n\r\n/autumn-2031/week\r\n--part--\r\n";
+            HttpRequest request = request(path)
+                    .header("Content-Type", "multipart/form-data; boundary=part")
+                    .header("Sec-Fetch-Site", "same-origin")
+                    .POST(HttpRequest.BodyPublishers.ofString(body))
+                    .build();
+            return client.send(request, HttpResponse.BodyHandlers.ofString());
+        }
+
+        /** What is answered at the end of all redirects. */
+        public HttpResponse<String> follow(HttpResponse<String> answer) throws IOException, InterruptedException {
+            HttpResponse<String> last = answer;
+            while (last.headers().firstValue("Location").isPresent() && last.statusCode() / 100 == 3) {
+                URI next = root.resolve(last.headers().firstValue("Location").orElseThrow());
+                last = client.send(
+                        HttpRequest.newBuilder(next)
+                                .timeout(Duration.ofSeconds(60))
+                                .build(),
+                        HttpResponse.BodyHandlers.ofString());
+            }
+            return last;
+        }
+
+        public HttpClient client() {
+            return client;
+        }
+
+        /** The value of a cookie; empty where there is none. */
+        public String cookie(String name) {
+            return cookies.getCookieStore().getCookies().stream()
+                    .filter(cookie -> cookie.getName().equals(name))
+                    .map(java.net.HttpCookie::getValue)
+                    .findFirst()
+                    .orElse("");
+        }
+
+        public HttpRequest.Builder request(String path) {
+            return HttpRequest.newBuilder(root.resolve(path))
+                    .header("Accept", "text/html,*/*")
+                    .timeout(Duration.ofSeconds(60));
+        }
+
+        private static String encode(String text) {
+            return URLEncoder.encode(text, StandardCharsets.UTF_8);
+        }
+    }
+}
