@@ -59,6 +59,9 @@ class EditionsTest {
     @Test
     void whatIsPostedReadsBackAsItWas() {
         Edition edition = editions.post(KERNEL, "The first", "desk", NOW).edition();
+        assertThat(editions.history(edition.term()))
+                .extracting(Edition::postedBy)
+                .containsExactly("desk");
 
         assertThat(editions.allCurrent()).containsExactly(edition);
         assertThat(editions.current("autumn-2031")).contains(edition);

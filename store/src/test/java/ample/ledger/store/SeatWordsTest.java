@@ -94,6 +94,21 @@ class SeatWordsTest {
         return words.get(words.size() - 1).change();
     }
 
+    /** Were the thread to end with it, no instance would hear of anything any more, and nobody of that. */
+    @Test
+    void anErrorDoesNotEndTheHearing() throws Exception {
+        var told = new Semaphore(0);
+        var news = new News(News.Channel.SEATS, store.dataSource(), Duration.ofMillis(50), () -> {
+            told.release();
+            throw new StackOverflowError("on purpose");
+        });
+        try {
+            assertThat(told.tryAcquire(3, 20, TimeUnit.SECONDS)).isTrue();
+        } finally {
+            news.destroy();
+        }
+    }
+
     @Test
     void wordsAreAnnounced() throws Exception {
         var told = new Semaphore(0);

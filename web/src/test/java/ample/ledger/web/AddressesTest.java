@@ -2,6 +2,7 @@ package ample.ledger.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ample.ledger.web.LedgerInstance.Visitor;
 import ample.ledger.web.RunningLedger.Ledger;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
@@ -12,6 +13,7 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.regex.Pattern;
 import nu.validator.client.EmbeddedValidator;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -76,6 +78,77 @@ class AddressesTest {
         assertThat(ledger.statements().getAsInt())
                 .as("the guest's document, and that they have come back")
                 .isLessThanOrEqualTo(2);
+    }
+
+    /** Each of these was answered with a failure of ours. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "/autumn-2031/week?weave=1&want=TIDE+214&brief=/x?text=%25zz  | 200 | cannot be read; save it anew in Browse.",
+                "/autumn-2031/week?weave=1&want=TIDE+214&brief=https://a:bad/ | 200 | cannot be read; save it anew in Browse.",
+                "/autumn-2031/week?week=%2B999999999-12-31                    | 200 | My week",
+                "/autumn-2031/browse?heard=%00                                | 302 | ''",
+            })
+    void whatMadeThePageFailIsSaidOrPassedOver(String address, int status, String says, Ledger ledger)
+            throws Exception {
+        HttpResponse<String> response = get(ledger, address);
+
+        assertThat(response.statusCode()).isEqualTo(status);
+        assertThat(response.body()).contains(says);
+    }
+
+    @Test
+    void whatIsGoneBackToIsAnAddressOfOursAsItStands(Ledger ledger) throws Exception {
+        Visitor visitor = new Visitor(ledger.root());
+        for (String back : List.of("/x{foo}", "/x%7Bfoo%7D")) {
+            assertThat(visitor.post("/preferences", "back", back).headers().firstValue("Location"))
+                    .hasValueSatisfying(address -> assertThat(address).endsWith(back));
+        }
+        for (String back : List.of(
+                "/" + "x".repeat(10_000), "//elsewhere.example/", "/\\elsewhere.example/", "javascript:alert(1)")) {
+            assertThat(visitor.post("/preferences", "back", back).headers().firstValue("Location"))
+                    .hasValue(ledger.root() + "/");
+        }
+    }
+
+    /** A NUL in notes made every page of a student fail, and signing in too. */
+    @Test
+    void controlCharactersAreNotKept(Ledger ledger) throws Exception {
+        Visitor student = new Visitor(ledger.root());
+        student.post("/sign-in", "username", "tamsin", "password", "neap tide");
+        student.post("/autumn-2031/week/notes", "notes", "ask\u0000 about\u0007\r\nit", "back", "/");
+        student.post("/briefs/save", "name", "morn\u0000ings", "back", "/autumn-2031/browse?to=12:00");
+
+        assertThat(student.get("/autumn-2031/week/plan.json").body()).contains("\"ask about\\nit\"");
+        assertThat(student.get("/autumn-2031/browse").body()).contains("mornings");
+        assertThat(new Visitor(ledger.root())
+                        .post("/sign-in", "username", "tam\u0000sin", "password", "neap tide")
+                        .statusCode())
+                .isEqualTo(302);
+        assertThat(student.post("/autumn-2031/week/withdraw", "token", "\u0000").statusCode())
+                .isEqualTo(302);
+    }
+
+    /** Who is given the address of a plan does not read what its owner noted for themselves. */
+    @Test
+    void aShownPlanShowsNotesOnlyIfItsOwnerSaysSo(Ledger ledger) throws Exception {
+        Visitor owner = new Visitor(ledger.root());
+        owner.post("/autumn-2031/week/add", "line", "40176", "back", "/");
+        owner.post("/autumn-2031/week/notes", "notes", "my private note", "back", "/");
+        owner.post("/autumn-2031/week/share", "purpose", "reading");
+        owner.post("/autumn-2031/week/share", "purpose", "reading", "notes", "true");
+        owner.post("/autumn-2031/week/notes", "notes", "my other note", "back", "/");
+        List<String> shown = Pattern.compile("href=\"(/shared/[^\"]+)\"")
+                .matcher(owner.get("/autumn-2031/week").body())
+                .results()
+                .map(found -> found.group(1))
+                .toList();
+
+        Visitor adviser = new Visitor(ledger.root());
+        assertThat(shown).hasSize(2);
+        assertThat(adviser.get(shown.get(0)).body()).contains("GLAC 120").doesNotContain("note");
+        assertThat(adviser.get(shown.get(1)).body()).contains("GLAC 120", "my other note");
     }
 
     private static HttpRequest.Builder to(String address) {

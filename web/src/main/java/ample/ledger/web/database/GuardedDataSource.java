@@ -24,7 +24,7 @@ final class GuardedDataSource extends DelegatingDataSource {
     private static final int MOST_WAITING = 48;
 
     /** So many attempts are looked back on. */
-    private static final int LATEST = 8;
+    private static final int LATEST = 4;
 
     /** Before the next one finds out whether the database is back. */
     private static final Duration PAUSE = Duration.ofSeconds(1);

@@ -23,6 +23,12 @@ final class BodySize extends OncePerRequestFilter {
     private static final Refusal NO_LENGTH =
             new Refusal("The request does not say how long it is.", "Nothing was changed. Browsers always say it.");
 
+    private final Limits limits;
+
+    BodySize(Limits limits) {
+        this.limits = limits;
+    }
+
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
@@ -31,9 +37,20 @@ final class BodySize extends OncePerRequestFilter {
         } else if (request.getHeader("Transfer-Encoding") != null) {
             NO_LENGTH.send(request, response, HttpStatus.LENGTH_REQUIRED);
         } else if (request.getContentLengthLong() > MOST) {
-            TOO_LONG.send(request, response, HttpStatus.CONTENT_TOO_LARGE);
+            refuse(request, response);
         } else {
             chain.doFilter(request, response);
+        }
+    }
+
+    /** Who does so again and again is not listened to until the end. */
+    private void refuse(HttpServletRequest request, HttpServletResponse response) throws IOException {
+        try {
+            limits.count(Limits.Act.UPLOAD, request);
+            TOO_LONG.send(request, response, HttpStatus.CONTENT_TOO_LARGE);
+        } catch (TooManyException tooMany) {
+            request.setAttribute(SlowBodies.HANG_UP, true);
+            Refusal.send(request, response, tooMany);
         }
     }
 }

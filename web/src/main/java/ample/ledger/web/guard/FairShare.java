@@ -21,9 +21,13 @@ final class FairShare extends OncePerRequestFilter {
     private static final Duration LONGEST_WAIT = Duration.ofSeconds(10);
     private static final Duration COME_AGAIN = Duration.ofSeconds(1);
 
+    /** Of all addresses: each that waits keeps a thread, and there are some two hundred. */
+    private static final int MOST_WAITING = 100;
+
     private final int atOnce;
     private final int waiting;
     private final Map<String, Share> shares = new ConcurrentHashMap<>();
+    private final Semaphore waitingPlaces = new Semaphore(MOST_WAITING);
 
     /**
      * @param atOnce how many requests of one address are worked on at once
@@ -73,12 +77,20 @@ final class FairShare extends OncePerRequestFilter {
         }
     }
 
-    private static boolean await(Semaphore places) {
+    private boolean await(Semaphore places) {
+        if (places.tryAcquire()) {
+            return true;
+        }
+        if (!waitingPlaces.tryAcquire()) {
+            return false;
+        }
         try {
             return places.tryAcquire(LONGEST_WAIT.toMillis(), TimeUnit.MILLISECONDS);
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
             return false;
+        } finally {
+            waitingPlaces.release();
         }
     }
 }

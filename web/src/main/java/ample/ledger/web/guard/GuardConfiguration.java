@@ -34,8 +34,8 @@ class GuardConfiguration {
     }
 
     @Bean
-    FilterRegistrationBean<Filter> bodySize() {
-        return first(new BodySize(), 1);
+    FilterRegistrationBean<Filter> bodySize(Limits limits) {
+        return first(new BodySize(limits), 1);
     }
 
     @Bean
@@ -73,7 +73,8 @@ class GuardConfiguration {
     @Bean
     WebServerFactoryCustomizer<TomcatServletWebServerFactory> tomcatGuard(GuardSettings settings) {
         return factory -> {
-            factory.addContextValves(new SlowBodies(settings.bodies(), settings.bodyTime()));
+            // Around everything, so that pages of troubles are written before the connection is left.
+            factory.addEngineValves(new SlowBodies(settings.bodies(), settings.bodyTime()));
             factory.addContextCustomizers(context -> {
                 if (context.getParent() instanceof StandardHost host) {
                     host.setErrorReportValveClass(TomcatErrors.class.getName());

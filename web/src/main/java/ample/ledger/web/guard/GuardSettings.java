@@ -10,7 +10,7 @@ import org.springframework.boot.context.properties.bind.DefaultValue;
  * is what a full classroom does.
  *
  * @param hosts names under which the application is reached, without a port; empty for any
- * @param atOnce requests that are worked on at once, by address; 0 for twice as many as there are processors, and at least 4
+ * @param atOnce requests that are worked on at once, by address; 0 for as many as there are processors, and at least 2
  * @param waiting requests that may wait for that, by address
  * @param visits new guests of whom something is kept, by address and minute
  * @param signIns attempts to sign in, by address and minute
@@ -19,7 +19,7 @@ import org.springframework.boot.context.properties.bind.DefaultValue;
  * @param streams streams of seats that are open at once, by address
  * @param bodies requests with a body that are being sent at once, by address
  * @param bodyTime in which the whole of a visitor's request must have come
- * @param wholeLists lists on one page that are written at once, in all
+ * @param wholeLists lists on one page that are written at once, in all; 0 for half as many as there are processors
  */
 @ConfigurationProperties("ledger.limits")
 public record GuardSettings(
@@ -33,9 +33,11 @@ public record GuardSettings(
         @DefaultValue("200") int streams,
         @DefaultValue("32") int bodies,
         @DefaultValue("20s") Duration bodyTime,
-        @DefaultValue("2") int wholeLists) {
+        @DefaultValue("0") int wholeLists) {
 
     public GuardSettings {
-        atOnce = atOnce > 0 ? atOnce : Math.max(4, 2 * Runtime.getRuntime().availableProcessors());
+        wholeLists =
+                wholeLists > 0 ? wholeLists : Math.max(1, Runtime.getRuntime().availableProcessors() / 2);
+        atOnce = atOnce > 0 ? atOnce : Math.max(2, Runtime.getRuntime().availableProcessors());
     }
 }

@@ -3,6 +3,7 @@ package ample.ledger.web.guard;
 import jakarta.servlet.ServletException;
 import java.io.IOException;
 import java.net.SocketTimeoutException;
+import java.nio.ByteBuffer;
 import java.time.Duration;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
@@ -10,6 +11,7 @@ import java.util.concurrent.atomic.AtomicInteger;
 import org.apache.catalina.connector.Request;
 import org.apache.catalina.connector.Response;
 import org.apache.catalina.valves.ValveBase;
+import org.apache.coyote.ActionCode;
 import org.apache.coyote.InputBuffer;
 import org.apache.tomcat.util.net.ApplicationBufferHandler;
 import org.springframework.http.HttpStatus;
@@ -20,8 +22,14 @@ import org.springframework.http.HttpStatus;
  */
 final class SlowBodies extends ValveBase {
 
+    /** The name of an attribute of requests whose rest nobody wants to hear. */
+    static final String HANG_UP = SlowBodies.class.getName();
+
     /** Bodies under way take at most this part of the threads, so that pages can always be read. */
     private static final int MOST = 100;
+
+    private static final Duration LONGEST_REST = Duration.ofSeconds(5);
+    private static final long LARGEST_REST = 8 << 20;
 
     private final int mostOfAddress;
     private final Duration longest;
@@ -48,21 +56,31 @@ final class SlowBodies extends ValveBase {
         if (!enter(address)) {
             response.setHeader("Retry-After", "5");
             BarePage.write(response.getResponse(), HttpStatus.TOO_MANY_REQUESTS.value());
+            hangUp(request, response);
             return;
         }
         org.apache.coyote.Request arriving = request.getCoyoteRequest();
         InputBuffer body = arriving.getInputBuffer();
-        boolean desk = request.getRequestURI().startsWith("/desk/");
-        Timed timed = new Timed(
-                body, System.nanoTime() + longest.multipliedBy(desk ? 10 : 1).toNanos(), address);
+        boolean desk = request.getDecodedRequestURI().startsWith("/desk/");
+        Timed timed = new Timed(body, longest.multipliedBy(desk ? 10 : 1), address);
         arriving.setInputBuffer(timed);
         try {
             getNext().invoke(request, response);
         } finally {
+            if (request.getAttribute(HANG_UP) != null || !timed.readToTheEnd()) {
+                hangUp(request, response);
+            }
             // The connection goes on with other requests.
             arriving.setInputBuffer(body);
             timed.leave();
         }
+    }
+
+    /** Tomcat would wait for the rest of the body, however slowly it comes, to hear the next request on the connection. */
+    private static void hangUp(Request request, Response response) throws IOException {
+        response.finishResponse();
+        request.getCoyoteRequest()
+                .action(ActionCode.CLOSE_NOW, new IOException("The rest of the body is not waited for"));
     }
 
     private boolean enter(String address) {
@@ -83,16 +101,18 @@ final class SlowBodies extends ValveBase {
     }
 
     /** A body that is read until its time is over. */
-    private final class Timed implements InputBuffer {
+    private final class Timed implements InputBuffer, ApplicationBufferHandler {
 
         private final InputBuffer body;
-        private final long until;
         private final String address;
+        private long until;
+        private boolean ended;
         private boolean gone;
+        private ByteBuffer passedOver = ByteBuffer.allocate(0);
 
-        Timed(InputBuffer body, long until, String address) {
+        Timed(InputBuffer body, Duration time, String address) {
             this.body = body;
-            this.until = until;
+            this.until = System.nanoTime() + time.toNanos();
             this.address = address;
         }
 
@@ -103,9 +123,28 @@ final class SlowBodies extends ValveBase {
             }
             int read = body.doRead(handler);
             if (read < 0) {
+                ended = true;
                 leave();
             }
             return read;
+        }
+
+        /**
+         * Passes over what nobody wanted to read, so that who sent too much hears why: for a few seconds, and some megabytes.
+         *
+         * @return whether that was all of it
+         */
+        boolean readToTheEnd() {
+            until = Math.min(until, System.nanoTime() + LONGEST_REST.toNanos());
+            long rest = 0;
+            try {
+                while (!ended && rest < LARGEST_REST && doRead(this) >= 0) {
+                    rest += passedOver.remaining();
+                }
+            } catch (IOException slowOrGone) {
+                return false;
+            }
+            return ended;
         }
 
         @Override
@@ -119,6 +158,21 @@ final class SlowBodies extends ValveBase {
                 gone = true;
                 left(address);
             }
+        }
+
+        @Override
+        public void setByteBuffer(ByteBuffer buffer) {
+            passedOver = buffer;
+        }
+
+        @Override
+        public ByteBuffer getByteBuffer() {
+            return passedOver;
+        }
+
+        @Override
+        public void expand(int size) {
+            // What is passed over needs no room.
         }
     }
 }

@@ -63,6 +63,7 @@ class DeskInTheBrowserTest {
         assertThat(page.locator(".account")).containsText("edition 2");
         post(page, "Titles");
         assertThat(page.getByRole(AriaRole.STATUS)).hasText("Edition 2 is posted and current.");
+        assertThat(page.locator("td[data-lead=By]").first()).hasText("desk");
         assertThat(page.locator("tbody tr").first()).containsText("Titles");
         lawful(page);
         Download bundle = page.waitForDownload(

@@ -212,10 +212,12 @@ class HostileRequestsTest {
         List<Socket> slow = new ArrayList<>();
         try {
             for (int i = 0; i < 300; i++) {
-                slow.add(
-                        send(
-                                "POST /autumn-2031/week/add HTTP/1.1\r\nHost: 127.0.0.1\r\nSec-Fetch-Site: same-origin\r\n"
-                                        + "Content-Type: application/x-www-form-urlencoded\r\nContent-Length: 1000\r\n\r\nline="));
+                // Some are refused before their body is looked at, which does not make a thread wait for the rest of
+                // it.
+                String site = i % 3 == 0 ? "cross-site" : "same-origin";
+                slow.add(send("POST /autumn-2031/week/add HTTP/1.1\r\nHost: 127.0.0.1\r\nSec-Fetch-Site: " + site
+                        + "\r\n"
+                        + "Content-Type: application/x-www-form-urlencoded\r\nContent-Length: 1000\r\n\r\nline="));
             }
             assertThat(new Visitor(ledger.root()).get("/autumn-2031/browse").statusCode())
                     .isEqualTo(200);
@@ -225,7 +227,7 @@ class HostileRequestsTest {
                 socket.setSoTimeout(20_000);
                 String status = new String(socket.getInputStream().readNBytes(12), StandardCharsets.US_ASCII);
                 refused += status.endsWith("429") ? 1 : 0;
-                ended += status.endsWith("400") || status.endsWith("408") || status.isEmpty() ? 1 : 0;
+                ended += status.isEmpty() || status.matches("HTTP/1.1 40[038]") ? 1 : 0;
             }
             assertThat(refused).as("beyond eight of one address").isGreaterThan(250);
             assertThat(refused + ended)
