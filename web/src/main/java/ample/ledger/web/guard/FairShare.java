@@ -10,6 +10,8 @@ import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
@@ -19,7 +21,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
 final class FairShare extends OncePerRequestFilter {
 
     private static final Duration LONGEST_WAIT = Duration.ofSeconds(10);
-    private static final Duration COME_AGAIN = Duration.ofSeconds(1);
+    private static final String COME_AGAIN = "1";
 
     /** Of all addresses: each that waits keeps a thread, and there are some two hundred. */
     private static final int MOST_WAITING = 100;
@@ -60,11 +62,9 @@ final class FairShare extends OncePerRequestFilter {
                 address, (same, known) -> known == null ? new Share(new Semaphore(atOnce, true), 1) : known.with(1));
         try {
             if (share.present() > atOnce + waiting || !await(share.places())) {
-                Refusal.send(
-                        request,
-                        response,
-                        new TooManyException(
-                                "More is asked from your address than can be answered at once.", COME_AGAIN));
+                // Who asks too much gets the page that costs least.
+                response.setHeader(HttpHeaders.RETRY_AFTER, COME_AGAIN);
+                BarePage.write(response, HttpStatus.TOO_MANY_REQUESTS.value());
                 return;
             }
             try {

@@ -26,6 +26,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.IntFunction;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -173,7 +174,7 @@ class BusyController {
             return PlanChanges.tell(told, sent, faults.toArray(String[]::new)) + "#busy";
         }
         BusyTime time = typed.time(dates(term));
-        return add(request, term, sent, told, "“" + time.label() + "” added", List.of(time), List.of());
+        return add(request, term, sent, told, "“" + time.label() + "” added", List.of(time), left -> List.of());
     }
 
     /** @param busy the places of the busy times that go, counted from 0 */
@@ -230,23 +231,35 @@ class BusyController {
                     sent,
                     "“%s” is no calendar file: those begin with BEGIN:VCALENDAR. Nothing was changed.".formatted(name));
         }
+        BusyCalendar.Reading read = reading.get();
+        return add(
+                request,
+                term,
+                sent,
+                told,
+                "“" + name + "” brought in",
+                read.busy(),
+                left -> sentences(read, name, left));
+    }
+
+    /** @param left how many of the busy times there was no room for */
+    private static List<String> sentences(BusyCalendar.Reading read, String name, int left) {
         List<String> say = new ArrayList<>();
-        List<BusyTime> busy = reading.get().busy();
-        say.add("%s taken from “%s”.".formatted(Words.count(busy.size(), "busy time"), name));
-        if (reading.get().allDay() > 0) {
-            say.add(Words.count(reading.get().allDay(), "all-day event")
+        say.add("%s taken from “%s”.".formatted(Words.count(read.busy().size() - left, "busy time"), name));
+        if (read.allDay() > 0) {
+            say.add(Words.count(read.allDay(), "all-day event")
                     + " left out, since they take no hours: add those that do by hand.");
         }
-        if (reading.get().outside() > 0) {
-            say.add(Words.count(reading.get().outside(), "event") + " not in these dates left out.");
+        if (read.outside() > 0) {
+            say.add(Words.count(read.outside(), "event") + " not in these dates left out.");
         }
-        return add(request, term, sent, told, "“" + name + "” brought in", busy, say);
+        return say;
     }
 
     /**
      * With these too; what is there word for word is not taken in twice, and what there is no room for is left out.
      *
-     * @param say what else is to be said
+     * @param say what else is to be said, of how many were left out
      */
     private String add(
             HttpServletRequest request,
@@ -255,7 +268,7 @@ class BusyController {
             RedirectAttributes told,
             String words,
             Collection<BusyTime> more,
-            List<String> say) {
+            IntFunction<List<String>> say) {
         int[] left = {0};
         String back = changes.change(
                 request,
@@ -269,11 +282,11 @@ class BusyController {
                     left[0] = Math.max(0, after.size() - Plan.MOST_BUSY);
                     return List.copyOf(after);
                 }));
-        List<String> all = new ArrayList<>();
+        List<String> all = new ArrayList<>(say.apply(left[0]));
         if (left[0] > 0) {
-            all.add("A plan holds %d busy times; %s more left out.".formatted(Plan.MOST_BUSY, Words.number(left[0])));
+            all.add("%s left out: a plan holds %d busy times at most."
+                    .formatted(Words.number(left[0]), Plan.MOST_BUSY));
         }
-        all.addAll(say);
         if (!all.isEmpty() && !told.getFlashAttributes().containsKey(PlanChanges.TOLD)) {
             PlanChanges.tell(told, sent, all.toArray(String[]::new));
         }

@@ -37,6 +37,7 @@ public final class Attack {
     private static final int ADDRESS = 1;
 
     private final int port;
+    private final URI root;
     private final Others others;
     private final String process;
     private final Path cluster;
@@ -45,6 +46,7 @@ public final class Attack {
     private final List<String> entries;
 
     private Attack(URI root, String process, Path cluster) throws IOException, InterruptedException {
+        this.root = root;
         this.port = root.getPort();
         this.others = new Others(root);
         this.process = process;
@@ -123,9 +125,10 @@ public final class Attack {
                         "POST " + term + "/week/add HTTP/1.1\r\nHost: 127.0.0.1\r\nSec-Fetch-Site: same-origin\r\n"
                                 + "Content-Type: application/x-www-form-urlencoded\r\nContent-Length: 1000\r\n\r\nline=",
                         400));
-        AtomicBoolean stopped = new AtomicBoolean();
-        attack("the database stands still, and 230 ask with cookies", (who, turn) -> cookies(who, turn, stopped), 230);
-        signal("-CONT");
+        Others strangers = new Others(root);
+        strangers.browse(Duration.ofSeconds(3));
+        standStill("the database stands still, 230 at once ask with cookies; others have none", strangers);
+        standStill("the same; others have a cookie, and are told that their plans are away", others);
         Thread.sleep(3_000);
         Others.Seen after = others.browse(Duration.ofSeconds(6));
         System.out.printf(
@@ -183,10 +186,19 @@ public final class Attack {
         return who.get(term + "/week");
     }
 
+    private void standStill(String name, Others noticing) throws Exception {
+        AtomicBoolean stopped = new AtomicBoolean();
+        attack(name, (who, turn) -> cookies(who, turn, stopped), 230, noticing);
+        signal("-CONT");
+        Thread.sleep(3_000);
+    }
+
     private int cookies(Attacker who, int turn, AtomicBoolean stopped) throws IOException, InterruptedException {
         if (stopped.compareAndSet(false, true)) {
             signal("-STOP");
         }
+        // All of them at once, again and again.
+        Thread.sleep(turn == 0 ? 500 : 2_500);
         return turn % 10 == 9 ? who.get("/unknown/browse") : who.get(term + "/browse");
     }
 
@@ -210,11 +222,11 @@ public final class Attack {
     }
 
     private void attack(String name, Blow blow) throws Exception {
-        attack(name, blow, AT_ONCE);
+        attack(name, blow, AT_ONCE, others);
     }
 
-    private void attack(String name, Blow blow, int threads) throws Exception {
-        Others.Seen before = others.browse(Duration.ofSeconds(4));
+    private void attack(String name, Blow blow, int threads, Others noticing) throws Exception {
+        Others.Seen before = noticing.browse(Duration.ofSeconds(4));
         long heapBefore = heap();
         AtomicBoolean over = new AtomicBoolean();
         Map<Integer, Integer> answers = new ConcurrentSkipListMap<>();
@@ -234,7 +246,7 @@ public final class Attack {
             attackers.add(thread);
             thread.start();
         }
-        Others.Seen during = others.browse(EACH);
+        Others.Seen during = noticing.browse(EACH);
         over.set(true);
         for (Thread thread : attackers) {
             thread.join(20_000);

@@ -127,8 +127,8 @@ class HostileRequestsTest {
         String page = calendar(visitor, "BEGIN:VCALENDAR\r\n" + event.repeat(10) + many + "END:VCALENDAR\r\n");
         assertThat(page)
                 .contains(
-                        "300 busy times taken from “x.ics”.",
-                        "A plan holds 60 busy times; 240 more left out.",
+                        "60 busy times taken from “x.ics”.",
+                        "240 left out: a plan holds 60 busy times at most.",
                         "10 events not in these dates");
         assertThat(calendar(visitor, "BEGIN:VCALENDAR\r\nEND:VCALENDAR\r\n".repeat(9_000)))
                 .contains("was not read: it holds 9,000 calendars", "Nothing was changed.");
