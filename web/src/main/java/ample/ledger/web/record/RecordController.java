@@ -22,7 +22,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 
-/** Shows what a student said of their record, and keeps it with the visit. */
+/** Shows what a student said of their record, and keeps it. */
 @Controller
 class RecordController {
 

@@ -1,4 +1,4 @@
-/** My record: what a student has done, so that prerequisites can be judged; kept with the visit, for guests too. */
+/** My record: what a student has done, so that prerequisites can be judged; kept for guests too. */
 @NullMarked
 package ample.ledger.web.record;
 

@@ -74,7 +74,7 @@ class TroubleAdvice {
     @ExceptionHandler({AwayException.class, DataAccessException.class, TransactionException.class})
     @ResponseStatus(HttpStatus.SERVICE_UNAVAILABLE)
     String away(Exception away, HttpServletResponse response, Model model) {
-        LOG.warn("A page could not be made: {}", away.getMessage());
+        LOG.debug("A page could not be made: {}", away.getMessage());
         response.setHeader(HttpHeaders.RETRY_AFTER, "5");
         model.addAttribute("page", TroublePage.AWAY);
         return "trouble/page";
