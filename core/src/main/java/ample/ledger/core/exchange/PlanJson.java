@@ -39,7 +39,10 @@ public final class PlanJson {
     /** What a file says that it is. */
     public static final String FORMAT = "ample-ledger-plan";
 
-    /** Of the format that is written, and read. */
+    /** The same of a whole book, which is for keeping only. */
+    private static final String BOOK = "ample-ledger-plan-book";
+
+    /** Of both formats, as they are written, and read. */
     public static final int VERSION = 1;
 
     /** As many as a weekly time can have dates. */
@@ -128,7 +131,9 @@ public final class PlanJson {
     /** A whole book, with what can be taken back. */
     public static String writeBook(PlanBook book) {
         ObjectNode json = JSON.createObjectNode();
-        json.put("version", book.version());
+        json.put("format", BOOK);
+        json.put("version", VERSION);
+        json.put("changes", book.version());
         ArrayNode plans = json.putArray("plans");
         book.plans().forEach(plan -> kept(plan, plans.addObject()));
         ObjectNode looked = json.putObject("looked");
@@ -174,7 +179,9 @@ public final class PlanJson {
                             : Optional.empty(),
                     Optional.ofNullable(change.path("wasCurrent").asString(null))));
         }
-        return new PlanBook(json.path("version").asLong(0), plans, looked, past);
+        // Books of before they said their format counted their changes under the name of its version.
+        String changes = json.has("format") ? "changes" : "version";
+        return new PlanBook(json.path(changes).asLong(0), plans, looked, past);
     }
 
     private static void kept(Plan plan, ObjectNode json) {

@@ -6,6 +6,7 @@ import ample.ledger.core.schedule.Prerequisite;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Collections;
 import java.util.Deque;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
@@ -22,7 +23,7 @@ import java.util.function.Function;
  */
 public final class CourseGraph {
 
-    private static final SortedSet<CourseCode> NONE = new TreeSet<>();
+    private static final SortedSet<CourseCode> NONE = Collections.emptySortedSet();
 
     private final Map<CourseCode, Course> courses = new HashMap<>();
     private final Map<CourseCode, SortedSet<CourseCode>> needs = new HashMap<>();
@@ -75,12 +76,12 @@ public final class CourseGraph {
 
     /** What its prerequisites name, by code; itself left out. */
     public SortedSet<CourseCode> needs(CourseCode course) {
-        return needs.getOrDefault(course, NONE);
+        return Collections.unmodifiableSortedSet(needs.getOrDefault(course, NONE));
     }
 
     /** The courses whose prerequisites name it, by code; itself left out. */
     public SortedSet<CourseCode> leadsTo(CourseCode course) {
-        return leads.getOrDefault(course, NONE);
+        return Collections.unmodifiableSortedSet(leads.getOrDefault(course, NONE));
     }
 
     /**

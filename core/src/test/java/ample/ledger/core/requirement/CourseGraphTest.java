@@ -2,6 +2,7 @@ package ample.ledger.core.requirement;
 
 import static ample.ledger.core.fixtures.SectionBuilder.section;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.core.requirement.CourseGraph.Step;
@@ -42,6 +43,19 @@ class CourseGraphTest {
                         new Step(course("TIDE 110"), course("TIDE 235"), true),
                         new Step(course("TIDE 235"), course("TIDE 390d"), true),
                         new Step(course("TIDE 235"), course("LOOM 355"), false));
+    }
+
+    /** All pages share one graph. */
+    @Test
+    void whoAsksCannotChangeIt() {
+        CourseGraph graph = graph("TIDE 200: TIDE 100");
+
+        for (String code : List.of("TIDE 100", "TIDE 200", "TIDE 999")) {
+            assertThatThrownBy(() -> graph.needs(course(code)).add(course("TIDE 1")))
+                    .isInstanceOf(UnsupportedOperationException.class);
+            assertThatThrownBy(() -> graph.leadsTo(course(code)).clear())
+                    .isInstanceOf(UnsupportedOperationException.class);
+        }
     }
 
     @ParameterizedTest

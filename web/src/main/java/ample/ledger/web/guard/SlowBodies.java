@@ -48,7 +48,8 @@ final class SlowBodies extends ValveBase {
 
     @Override
     public void invoke(Request request, Response response) throws IOException, ServletException {
-        if (request.getContentLengthLong() <= 0 && request.getHeader("Transfer-Encoding") == null) {
+        // What the server itself has refused already is answered, and its connection left.
+        if (response.getStatus() >= HttpStatus.BAD_REQUEST.value() || !hasBody(request)) {
             getNext().invoke(request, response);
             return;
         }
@@ -61,7 +62,8 @@ final class SlowBodies extends ValveBase {
         }
         org.apache.coyote.Request arriving = request.getCoyoteRequest();
         InputBuffer body = arriving.getInputBuffer();
-        boolean desk = request.getDecodedRequestURI().startsWith("/desk/");
+        // As it was sent: of what cannot be decoded there is no other.
+        boolean desk = String.valueOf(arriving.requestURI()).startsWith("/desk/");
         Timed timed = new Timed(body, longest.multipliedBy(desk ? 10 : 1), address);
         arriving.setInputBuffer(timed);
         try {
@@ -74,6 +76,11 @@ final class SlowBodies extends ValveBase {
             arriving.setInputBuffer(body);
             timed.leave();
         }
+    }
+
+    private static boolean hasBody(Request request) {
+        String length = request.getHeader("Content-Length");
+        return length != null && !length.equals("0") || request.getHeader("Transfer-Encoding") != null;
     }
 
     /** Tomcat would wait for the rest of the body, however slowly it comes, to hear the next request on the connection. */

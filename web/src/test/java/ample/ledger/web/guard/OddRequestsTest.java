@@ -197,6 +197,18 @@ class OddRequestsTest {
         assertThat(wrong).isEmpty();
     }
 
+    /** Pages make addresses of the host that they are asked by: of a stranger's, none. */
+    @Test
+    void onlyOurOwnHostsAreAnswered(Ledger ledger) throws Exception {
+        String strange = "GET /autumn-2031/browse HTTP/1.1\r\nHost: %s\r\nConnection: close\r\n\r\n";
+
+        assertThat(send(ledger, strange.formatted("elsewhere.example"))).startsWith("HTTP/1.1 400");
+        assertThat(send(ledger, strange.formatted("localhost.elsewhere.example")))
+                .startsWith("HTTP/1.1 400");
+        assertThat(send(ledger, strange.formatted("localhost:" + ledger.root().getPort())))
+                .startsWith("HTTP/1.1 200");
+    }
+
     private static void judge(String request, String answer, List<String> wrong) {
         String shown = request.lines().findFirst().orElse("");
         shown = shown.substring(0, Math.min(160, shown.length()));

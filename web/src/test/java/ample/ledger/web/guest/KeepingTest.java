@@ -105,6 +105,23 @@ class KeepingTest {
         assertThat(notes(new Browser().asks())).isEmpty();
     }
 
+    /** Sixty days from the last visit on: what is kept for longer needs a cookie that is. */
+    @Test
+    void aGuestWhoComesAgainKeepsTheCookieForLonger() {
+        keeping.changePlans(browser.asks(), book -> noting(book, "mine"));
+        keeping.of(browser.asks());
+        assertThat(browser.answer.getCookies()).isEmpty();
+
+        MockHttpServletRequest later = browser.asks();
+        when(visitors.find(anyString()))
+                .thenAnswer(call -> Optional.of(new Visitors.Found(stored.get(call.<String>getArgument(0)), true)));
+        keeping.of(later);
+        assertThat(browser.answer.getCookies()).singleElement().satisfies(cookie -> {
+            assertThat(cookie.getValue()).isEqualTo(later.getCookies()[0].getValue());
+            assertThat(cookie.getMaxAge()).isEqualTo(60 * 86_400);
+        });
+    }
+
     @Test
     void aVisitorOfWhomNothingIsKeptGetsNoCookie() {
         MockHttpServletRequest visit = browser.asks();

@@ -7,6 +7,7 @@ import ample.ledger.web.LedgerInstance.Visitor;
 import ample.ledger.web.RunningLedger;
 import ample.ledger.web.RunningLedger.Ledger;
 import ample.ledger.web.guard.TooManyException;
+import jakarta.servlet.http.Cookie;
 import java.net.http.HttpResponse;
 import java.sql.Connection;
 import java.sql.SQLException;
@@ -15,6 +16,9 @@ import java.time.Duration;
 import java.util.concurrent.atomic.AtomicLong;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.springframework.mock.web.MockHttpServletRequest;
+import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.session.web.http.CookieSerializer;
 
 /** Signing in, what a session is, and when it ends. */
 @ExtendWith(RunningLedger.class)
@@ -44,6 +48,25 @@ class SignInTest {
                         .firstValue("Location"))
                 .hasValueSatisfying(
                         address -> assertThat(address).endsWith("/sign-in?back=%2Fdesk%2Fterms%2Fautumn-2031"));
+    }
+
+    /** Over TLS a session's cookie can be set by this host alone: RFC 6265bis, section 4.1.3.2. */
+    @Test
+    void overTlsTheSessionsCookieBelongsToThisHostAlone() {
+        CookieSerializer cookies = new SessionConfiguration().sessionCookie();
+        MockHttpServletRequest request = new MockHttpServletRequest();
+        MockHttpServletResponse response = new MockHttpServletResponse();
+        request.setSecure(true);
+        cookies.writeCookieValue(new CookieSerializer.CookieValue(request, response, "id"));
+
+        assertThat(response.getHeader("Set-Cookie"))
+                .startsWith("__Host-ledger=")
+                .contains("Secure", "HttpOnly", "SameSite=Lax", "Path=/")
+                .doesNotContain("Domain");
+        request.setCookies(new Cookie("ledger", "aWQ"));
+        assertThat(cookies.readCookieValues(request))
+                .as("one that came another way")
+                .isEmpty();
     }
 
     /** Without signing out in between: the second has a session of their own, and sees nothing of the first. */
