@@ -9,8 +9,6 @@ import java.io.IOException;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.dao.DataAccessException;
-import org.springframework.http.HttpHeaders;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.TransactionException;
 import org.springframework.web.filter.OncePerRequestFilter;
@@ -20,10 +18,6 @@ import org.springframework.web.filter.OncePerRequestFilter;
 @Order(Ordered.HIGHEST_PRECEDENCE + 40)
 class AwayAnswers extends OncePerRequestFilter {
 
-    private static final Refusal AWAY = new Refusal(
-            "What is kept for you cannot be reached for the moment.",
-            "Nothing you had was lost, and what you just did was not done. Try again in a moment.");
-
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
@@ -32,8 +26,7 @@ class AwayAnswers extends OncePerRequestFilter {
         } catch (DataAccessException | TransactionException away) {
             logger.warn("A request could not be answered: " + away.getMessage());
             if (!response.isCommitted()) {
-                response.setHeader(HttpHeaders.RETRY_AFTER, "5");
-                AWAY.send(request, response, HttpStatus.SERVICE_UNAVAILABLE);
+                Refusal.sendAway(request, response);
             }
         }
     }

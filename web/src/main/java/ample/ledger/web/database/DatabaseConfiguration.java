@@ -1,6 +1,7 @@
 package ample.ledger.web.database;
 
 import javax.sql.DataSource;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.beans.factory.config.BeanPostProcessor;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -10,11 +11,11 @@ import org.springframework.context.annotation.Configuration;
 class DatabaseConfiguration {
 
     @Bean
-    static BeanPostProcessor guardedDataSource() {
+    static BeanPostProcessor guardedDataSource(ObjectProvider<DatabaseBreaker> breaker) {
         return new BeanPostProcessor() {
             @Override
             public Object postProcessAfterInitialization(Object bean, String name) {
-                return bean instanceof DataSource pool ? new GuardedDataSource(pool) : bean;
+                return bean instanceof DataSource pool ? new GuardedDataSource(pool, breaker.getObject()) : bean;
             }
         };
     }

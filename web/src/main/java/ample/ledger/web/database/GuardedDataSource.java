@@ -1,16 +1,11 @@
 package ample.ledger.web.database;
 
+import ample.ledger.web.database.DatabaseBreaker.NotAskedException;
 import io.github.resilience4j.bulkhead.Bulkhead;
 import io.github.resilience4j.bulkhead.BulkheadConfig;
-import io.github.resilience4j.bulkhead.BulkheadFullException;
-import io.github.resilience4j.circuitbreaker.CallNotPermittedException;
-import io.github.resilience4j.circuitbreaker.CircuitBreaker;
-import io.github.resilience4j.circuitbreaker.CircuitBreakerConfig;
 import java.sql.Connection;
 import java.sql.SQLException;
-import java.sql.SQLTransientConnectionException;
 import java.time.Duration;
-import java.util.concurrent.TimeUnit;
 import javax.sql.DataSource;
 import org.springframework.jdbc.datasource.DelegatingDataSource;
 
@@ -23,21 +18,7 @@ final class GuardedDataSource extends DelegatingDataSource {
     /** A pool gives up after two seconds; so many may wait for that at once, of some two hundred threads. */
     private static final int MOST_WAITING = 48;
 
-    /** So many attempts are looked back on. */
-    private static final int LATEST = 4;
-
-    /** Before the next one finds out whether the database is back. */
-    private static final Duration PAUSE = Duration.ofSeconds(1);
-
-    private final CircuitBreaker breaker = CircuitBreaker.of(
-            "database",
-            CircuitBreakerConfig.custom()
-                    .slidingWindowSize(LATEST)
-                    .minimumNumberOfCalls(LATEST / 2)
-                    .failureRateThreshold(50)
-                    .waitDurationInOpenState(PAUSE)
-                    .permittedNumberOfCallsInHalfOpenState(1)
-                    .build());
+    private final DatabaseBreaker breaker;
 
     private final Bulkhead waiting = Bulkhead.of(
             "connections",
@@ -46,21 +27,20 @@ final class GuardedDataSource extends DelegatingDataSource {
                     .maxWaitDuration(Duration.ZERO)
                     .build());
 
-    GuardedDataSource(DataSource pool) {
+    GuardedDataSource(DataSource pool, DatabaseBreaker breaker) {
         super(pool);
+        this.breaker = breaker;
     }
 
-    /** @throws SQLTransientConnectionException at once, while the database is known to be away or too many wait for it */
+    /** @throws NotAskedException at once, while the database is known to be away or too many wait for it */
     @Override
     public Connection getConnection() throws SQLException {
         if (!waiting.tryAcquirePermission()) {
-            throw new SQLTransientConnectionException(
-                    "Too many wait for the database", BulkheadFullException.createBulkheadFullException(waiting));
+            throw new NotAskedException("Too many wait for the database");
         }
         try {
-            if (!breaker.tryAcquirePermission()) {
-                throw new SQLTransientConnectionException(
-                        "The database is away", CallNotPermittedException.createCallNotPermittedException(breaker));
+            if (!breaker.mayAsk()) {
+                throw new NotAskedException("The database is away");
             }
             return tried();
         } finally {
@@ -69,13 +49,12 @@ final class GuardedDataSource extends DelegatingDataSource {
     }
 
     private Connection tried() throws SQLException {
-        long start = System.nanoTime();
         try {
             Connection connection = super.getConnection();
-            breaker.onSuccess(System.nanoTime() - start, TimeUnit.NANOSECONDS);
+            breaker.answered();
             return connection;
         } catch (SQLException | RuntimeException failed) {
-            breaker.onError(System.nanoTime() - start, TimeUnit.NANOSECONDS, failed);
+            breaker.failed(failed);
             throw failed;
         }
     }

@@ -17,6 +17,10 @@ public record Refusal(String title, String explanation) {
 
     private static final String ATTRIBUTE = Refusal.class.getName();
 
+    private static final Refusal AWAY = new Refusal(
+            "What is kept for you cannot be reached for the moment.",
+            "Nothing you had was lost, and what you just did was not done. Try again in a moment.");
+
     /** Why this request was refused; empty where it was not, or where nothing more is known. */
     public static Optional<Refusal> of(HttpServletRequest request) {
         return request.getAttribute(ATTRIBUTE) instanceof Refusal refusal ? Optional.of(refusal) : Optional.empty();
@@ -26,6 +30,12 @@ public record Refusal(String title, String explanation) {
     public void send(HttpServletRequest request, HttpServletResponse response, HttpStatus status) throws IOException {
         request.setAttribute(ATTRIBUTE, this);
         response.sendError(status.value());
+    }
+
+    /** The same while the database is away. */
+    public static void sendAway(HttpServletRequest request, HttpServletResponse response) throws IOException {
+        response.setHeader(HttpHeaders.RETRY_AFTER, "5");
+        AWAY.send(request, response, HttpStatus.SERVICE_UNAVAILABLE);
     }
 
     /** The same for who asks too much. */

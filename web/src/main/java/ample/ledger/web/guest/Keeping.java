@@ -6,6 +6,7 @@ import ample.ledger.core.plan.PlanBook;
 import ample.ledger.store.Shares;
 import ample.ledger.store.Shares.Share;
 import ample.ledger.store.Visitors;
+import ample.ledger.web.database.DatabaseBreaker;
 import ample.ledger.web.guard.ClientAddress;
 import ample.ledger.web.guard.Limits;
 import jakarta.servlet.http.HttpServletRequest;
@@ -48,9 +49,11 @@ public class Keeping {
     private final Visitors visitors;
     private final Shares shares;
     private final Limits limits;
+    private final DatabaseBreaker breaker;
     private final Clock clock;
 
-    Keeping(Visitors visitors, Shares shares, Limits limits, Clock clock) {
+    Keeping(Visitors visitors, Shares shares, Limits limits, DatabaseBreaker breaker, Clock clock) {
+        this.breaker = breaker;
         this.visitors = visitors;
         this.shares = shares;
         this.limits = limits;
@@ -65,7 +68,10 @@ public class Keeping {
         Kept kept = Kept.NOTHING;
         try {
             kept = find(request).orElse(Kept.NOTHING);
-        } catch (AwayException | DataAccessException | TransactionException away) {
+        } catch (AwayException away) {
+            request.setAttribute(AWAY, true);
+        } catch (DataAccessException | TransactionException away) {
+            breaker.failed(away);
             request.setAttribute(AWAY, true);
         }
         request.setAttribute(OF_THIS_REQUEST, kept);

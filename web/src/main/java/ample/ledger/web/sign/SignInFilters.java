@@ -16,7 +16,6 @@ import jakarta.servlet.http.HttpSession;
 import java.io.IOException;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpMethod;
-import org.springframework.http.HttpStatus;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
 import org.springframework.security.web.context.SecurityContextHolderFilter;
@@ -30,10 +29,6 @@ public class SignInFilters {
 
     private static final RequestMatcher SIGN_IN =
             PathPatternRequestMatcher.withDefaults().matcher(HttpMethod.POST, "/sign-in");
-
-    private static final Refusal AWAY = new Refusal(
-            "What is kept for you cannot be reached for the moment.",
-            "Nothing you had was lost, and what you just did was not done. Try again in a moment.");
 
     private final Limits limits;
     private final SignInWaits waits;
@@ -59,8 +54,7 @@ public class SignInFilters {
             boolean public_ =
                     asked.getMethod().equals("GET") && !asked.getRequestURI().startsWith("/desk");
             if (!public_ && asked.getRequestedSessionId() != null && isUnknown(asked.getSession(false))) {
-                ((HttpServletResponse) response).setHeader("Retry-After", "5");
-                AWAY.send(asked, (HttpServletResponse) response, HttpStatus.SERVICE_UNAVAILABLE);
+                Refusal.sendAway(asked, (HttpServletResponse) response);
             } else {
                 chain.doFilter(request, response);
             }

@@ -3,6 +3,7 @@ package ample.ledger.web.sign;
 import ample.ledger.core.text.PlainText;
 import ample.ledger.standin.SimulatedSignOn;
 import ample.ledger.web.guard.ClientAddress;
+import ample.ledger.web.guard.Refusal;
 import ample.ledger.web.guest.Keeping;
 import ample.ledger.web.guest.KeptRecord;
 import ample.ledger.web.term.Addresses;
@@ -13,8 +14,6 @@ import java.io.IOException;
 import java.time.Instant;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.http.HttpHeaders;
-import org.springframework.http.HttpStatus;
 import org.springframework.security.authentication.BadCredentialsException;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.AuthenticationException;
@@ -96,8 +95,7 @@ public class SignOn {
     public void refused(HttpServletRequest request, HttpServletResponse response, AuthenticationException why)
             throws IOException {
         if (!(why instanceof BadCredentialsException)) {
-            response.setHeader(HttpHeaders.RETRY_AFTER, "5");
-            response.sendError(HttpStatus.SERVICE_UNAVAILABLE.value());
+            Refusal.sendAway(request, response);
             return;
         }
         String account = account(request);

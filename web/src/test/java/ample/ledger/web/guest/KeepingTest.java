@@ -16,6 +16,7 @@ import ample.ledger.core.plan.Plan;
 import ample.ledger.core.plan.PlanBook;
 import ample.ledger.store.Shares;
 import ample.ledger.store.Visitors;
+import ample.ledger.web.database.DatabaseBreaker;
 import ample.ledger.web.guard.Limits;
 import ample.ledger.web.guard.TooManyException;
 import java.time.Clock;
@@ -45,7 +46,8 @@ class KeepingTest {
     private final Visitors visitors = mock();
     private final Shares shares = mock();
     private final Limits limits = mock();
-    private final Keeping keeping = new Keeping(visitors, shares, limits, Clock.fixed(Instant.EPOCH, ZoneOffset.UTC));
+    private final Keeping keeping =
+            new Keeping(visitors, shares, limits, new DatabaseBreaker(), Clock.fixed(Instant.EPOCH, ZoneOffset.UTC));
     private final Browser browser = new Browser();
 
     /** Keeps cookies, as browsers do. */
