@@ -77,7 +77,7 @@ public class Visitors {
     /**
      * Changes a document. No other change of it comes in between.
      *
-     * @param change makes the new document of that which is there; of nothing where there is none
+     * @param change is given the document, or nothing where there is none, and makes the new one
      * @return what {@code change} answered
      */
     public <T> T change(String owner, Function<Optional<String>, Change<T>> change) {

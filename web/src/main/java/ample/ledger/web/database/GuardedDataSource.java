@@ -11,11 +11,11 @@ import org.springframework.jdbc.datasource.DelegatingDataSource;
 
 /**
  * Connections for whom it makes sense to wait. While the database does not answer, most who ask are told so at once: only one in a
- * while finds out whether it is back. And never do so many wait for a connection that no thread is left for pages that need none.
+ * while finds out whether it is back. Only some requests may wait for a connection at once, so that threads are left for pages that need none.
  */
 final class GuardedDataSource extends DelegatingDataSource {
 
-    /** A pool gives up after two seconds; so many may wait for that at once, of some two hundred threads. */
+    /** Of some two hundred threads. The pool lets each wait for two seconds. */
     private static final int MOST_WAITING = 48;
 
     private final DatabaseBreaker breaker;
