@@ -37,10 +37,8 @@ class WholeLists extends OncePerRequestFilter {
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
         if (!places.tryAcquire()) {
-            Refusal.send(
-                    request,
-                    response,
-                    new TooManyException("Other lists are being written on one page just now.", WAIT));
+            Refusal.sendBare(
+                    response, new TooManyException("Other lists are being written on one page just now.", WAIT));
             return;
         }
         try {

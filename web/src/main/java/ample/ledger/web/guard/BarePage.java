@@ -4,6 +4,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import org.springframework.http.HttpHeaders;
+import org.springframework.web.util.HtmlUtils;
 
 /**
  * The page of a trouble for requests that are not let in far enough for any other: it needs nothing but itself and the styles that
@@ -26,6 +27,11 @@ final class BarePage {
 
     /** Writes the page, unless something else has been written. */
     static void write(HttpServletResponse response, int status) throws IOException {
+        write(response, status, new Refusal(title(status), explanation(status)));
+    }
+
+    /** The same, saying why. */
+    static void write(HttpServletResponse response, int status, Refusal why) throws IOException {
         if (response.isCommitted()) {
             return;
         }
@@ -34,10 +40,10 @@ final class BarePage {
         response.setContentType("text/html;charset=UTF-8");
         response.setHeader(HttpHeaders.CACHE_CONTROL, "no-store");
         SecurityHeaders.ALL.forEach(response::setHeader);
-        byte[] page = PAGE.formatted(title(status), explanation(status)).getBytes(StandardCharsets.UTF_8);
+        byte[] page = PAGE.formatted(HtmlUtils.htmlEscape(why.title()), HtmlUtils.htmlEscape(why.explanation()))
+                .getBytes(StandardCharsets.UTF_8);
         response.setContentLength(page.length);
         response.getOutputStream().write(page);
-        response.flushBuffer();
     }
 
     private static String title(int status) {

@@ -35,7 +35,7 @@ final class BodySize extends OncePerRequestFilter {
         if (request.getRequestURI().startsWith(DESK)) {
             chain.doFilter(request, response);
         } else if (request.getHeader("Transfer-Encoding") != null) {
-            NO_LENGTH.send(request, response, HttpStatus.LENGTH_REQUIRED);
+            NO_LENGTH.sendBare(response, HttpStatus.LENGTH_REQUIRED);
         } else if (request.getContentLengthLong() > MOST) {
             refuse(request, response);
         } else {
@@ -47,10 +47,10 @@ final class BodySize extends OncePerRequestFilter {
     private void refuse(HttpServletRequest request, HttpServletResponse response) throws IOException {
         try {
             limits.count(Limits.Act.UPLOAD, request);
-            TOO_LONG.send(request, response, HttpStatus.CONTENT_TOO_LARGE);
+            TOO_LONG.sendBare(response, HttpStatus.CONTENT_TOO_LARGE);
         } catch (TooManyException tooMany) {
             request.setAttribute(SlowBodies.HANG_UP, true);
-            Refusal.send(request, response, tooMany);
+            Refusal.sendBare(response, tooMany);
         }
     }
 }

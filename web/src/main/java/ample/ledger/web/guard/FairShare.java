@@ -61,19 +61,27 @@ final class FairShare extends OncePerRequestFilter {
         Share share = shares.compute(
                 address, (same, known) -> known == null ? new Share(new Semaphore(atOnce, true), 1) : known.with(1));
         try {
-            if (share.present() > atOnce + waiting || !await(share.places())) {
-                // Who asks too much gets the page that costs least.
-                response.setHeader(HttpHeaders.RETRY_AFTER, COME_AGAIN);
-                BarePage.write(response, HttpStatus.TOO_MANY_REQUESTS.value());
-                return;
-            }
-            try {
-                chain.doFilter(request, response);
-            } finally {
-                share.places().release();
-            }
+            answer(share, request, response, chain);
         } finally {
             shares.computeIfPresent(address, (same, known) -> known.present() == 1 ? null : known.with(-1));
+        }
+        if (response.getStatus() == HttpStatus.TOO_MANY_REQUESTS.value()) {
+            LateAnswer.pause();
+        }
+    }
+
+    private void answer(Share share, HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
+        if (share.present() > atOnce + waiting || !await(share.places())) {
+            // Who asks too much gets the page that costs least.
+            response.setHeader(HttpHeaders.RETRY_AFTER, COME_AGAIN);
+            BarePage.write(response, HttpStatus.TOO_MANY_REQUESTS.value());
+            return;
+        }
+        try {
+            chain.doFilter(request, response);
+        } finally {
+            share.places().release();
         }
     }
 

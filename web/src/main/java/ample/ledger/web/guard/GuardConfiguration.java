@@ -23,6 +23,9 @@ class GuardConfiguration {
     /** Before sessions are looked up, which is at 50. */
     private static final int FIRST = Ordered.HIGHEST_PRECEDENCE + 20;
 
+    /** How many bytes of a body are taken from who sends it before anything is decided about it. */
+    private static final int UNREAD = 1 << 17;
+
     @Bean
     FilterRegistrationBean<Filter> headersFirst() {
         return first(new HeadersFirst(), -1);
@@ -34,18 +37,18 @@ class GuardConfiguration {
     }
 
     @Bean
-    FilterRegistrationBean<Filter> bodySize(Limits limits) {
-        return first(new BodySize(limits), 1);
+    FilterRegistrationBean<Filter> fairShare(GuardSettings settings) {
+        return first(new FairShare(settings.atOnce(), settings.waiting()), 1);
     }
 
     @Bean
-    FilterRegistrationBean<Filter> fairShare(GuardSettings settings) {
-        return first(new FairShare(settings.atOnce(), settings.waiting()), 3);
+    FilterRegistrationBean<Filter> bodySize(Limits limits) {
+        return first(new BodySize(limits), 2);
     }
 
     @Bean
     FilterRegistrationBean<Filter> plainTextOnly() {
-        return first(new PlainTextOnly(), 2);
+        return first(new PlainTextOnly(), 3);
     }
 
     private static FilterRegistrationBean<Filter> first(Filter filter, int place) {
@@ -75,6 +78,8 @@ class GuardConfiguration {
         return factory -> {
             // Around everything, so that pages of troubles are written before the connection is left.
             factory.addEngineValves(new SlowBodies(settings.bodies(), settings.bodyTime()));
+            factory.addConnectorCustomizers(
+                    connector -> connector.setProperty("socket.rxBufSize", Integer.toString(UNREAD)));
             factory.addContextCustomizers(context -> {
                 if (context.getParent() instanceof StandardHost host) {
                     host.setErrorReportValveClass(TomcatErrors.class.getName());

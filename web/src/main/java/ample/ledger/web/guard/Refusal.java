@@ -32,13 +32,24 @@ public record Refusal(String title, String explanation) {
         response.sendError(status.value());
     }
 
-    /** The same while the database is away. */
+    /** Ends the request with the page that costs least, for who may well ask again at once. */
+    public void sendBare(HttpServletResponse response, HttpStatus status) throws IOException {
+        BarePage.write(response, status.value(), this);
+    }
+
+    /** The same for who asks too much. */
+    public static void sendBare(HttpServletResponse response, TooManyException tooMany) throws IOException {
+        response.setHeader(HttpHeaders.RETRY_AFTER, Long.toString(tooMany.seconds()));
+        of(tooMany).sendBare(response, HttpStatus.TOO_MANY_REQUESTS);
+    }
+
+    /** Ends the request with the page of a trouble, as the database is away. */
     public static void sendAway(HttpServletRequest request, HttpServletResponse response) throws IOException {
         response.setHeader(HttpHeaders.RETRY_AFTER, "5");
         AWAY.send(request, response, HttpStatus.SERVICE_UNAVAILABLE);
     }
 
-    /** The same for who asks too much. */
+    /** Ends the request with the page of a trouble for who asks too much. */
     public static void send(HttpServletRequest request, HttpServletResponse response, TooManyException tooMany)
             throws IOException {
         response.setHeader(HttpHeaders.RETRY_AFTER, Long.toString(tooMany.seconds()));

@@ -41,16 +41,21 @@ public final class Attack {
     private final Others others;
     private final String process;
     private final Path cluster;
+    private final String only;
     private final String term = "/autumn-2031";
     private final List<String> courses;
     private final List<String> entries;
 
-    private Attack(URI root, String process, Path cluster) throws IOException, InterruptedException {
+    /** What others waited while nobody attacked, in all. */
+    private final List<Double> quiet = new ArrayList<>();
+
+    private Attack(URI root, String process, Path cluster, String only) throws IOException, InterruptedException {
         this.root = root;
         this.port = root.getPort();
         this.others = new Others(root);
         this.process = process;
         this.cluster = cluster;
+        this.only = only;
         String list = HttpClient.newHttpClient()
                 .send(
                         HttpRequest.newBuilder(root.resolve("/lists/v1/autumn-2031/sections.csv"))
@@ -75,9 +80,13 @@ public final class Attack {
         int strike(Attacker attacker, int turn) throws Exception;
     }
 
-    /** @param arguments where the application answers, its process, and the folder of its cluster */
+    /**
+     * @param arguments where the application answers, its process, the folder of its cluster, and a part of the names of the attacks to
+     *     try; of all where it is left out
+     */
     public static void main(String[] arguments) throws Exception {
-        new Attack(URI.create(arguments[0]), arguments[1], Path.of(arguments[2])).all();
+        String only = arguments.length > 3 ? arguments[3] : "";
+        new Attack(URI.create(arguments[0]), arguments[1], Path.of(arguments[2]), only).all();
     }
 
     private void all() throws Exception {
@@ -130,10 +139,13 @@ public final class Attack {
         standStill("the database stands still, 230 at once ask with cookies; others have none", strangers);
         standStill("the same; others have a cookie, and are told that their plans are away", others);
         Thread.sleep(3_000);
+        Others.Seen allQuiet = Others.Seen.of(quiet);
         Others.Seen after = others.browse(Duration.ofSeconds(6));
         System.out.printf(
                 Locale.ENGLISH,
-                "%nAfter all of it: %.0f and %.0f ms, %d failed, %d MB of heap in use%n",
+                "%nQuiet, over all: %.0f and %.0f ms. After all of it: %.0f and %.0f ms, %d failed, %d MB of heap in use%n",
+                allQuiet.median(),
+                allQuiet.late(),
                 after.median(),
                 after.late(),
                 after.failed(),
@@ -141,12 +153,16 @@ public final class Attack {
     }
 
     private void weaving() throws Exception {
+        String name = "hard weavings, as many as one likes";
+        if (!name.contains(only)) {
+            return;
+        }
         double quiet = IntStream.range(0, 5).mapToDouble(this::weave).sorted().toArray()[2];
         List<Double> times = new ArrayList<>();
         Thread weaver = new Thread(() -> IntStream.range(5, 12).forEach(i -> times.add(weave(i))));
         String hard = courses.stream().limit(12).map(code -> encoded(code)).collect(Collectors.joining(","));
         AtomicBoolean begun = new AtomicBoolean();
-        attack("hard weavings, as many as one likes", (who, turn) -> {
+        attack(name, (who, turn) -> {
             if (begun.compareAndSet(false, true)) {
                 weaver.start();
             }
@@ -226,7 +242,11 @@ public final class Attack {
     }
 
     private void attack(String name, Blow blow, int threads, Others noticing) throws Exception {
+        if (!name.contains(only)) {
+            return;
+        }
         Others.Seen before = noticing.browse(Duration.ofSeconds(4));
+        quiet.addAll(before.times());
         long heapBefore = heap();
         AtomicBoolean over = new AtomicBoolean();
         Map<Integer, Integer> answers = new ConcurrentSkipListMap<>();

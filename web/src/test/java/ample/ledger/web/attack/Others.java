@@ -10,7 +10,6 @@ import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
@@ -43,11 +42,31 @@ final class Others {
     /**
      * How they fared.
      *
-     * @param median in milliseconds, from when a request was due
-     * @param late the 95th percentile
+     * @param times of the answers, ascending, in milliseconds from when a request was due
      * @param failed answers that were no page
      */
-    record Seen(double median, double late, int failed) {}
+    record Seen(List<Double> times, int failed) {
+
+        /** @param times in any order; not a number for an answer that was no page */
+        static Seen of(List<Double> times) {
+            List<Double> good =
+                    times.stream().filter(time -> !time.isNaN()).sorted().toList();
+            return new Seen(good, times.size() - good.size());
+        }
+
+        double median() {
+            return percentile(50);
+        }
+
+        /** The 95th percentile. */
+        double late() {
+            return percentile(95);
+        }
+
+        private double percentile(int percent) {
+            return times.isEmpty() ? Double.NaN : times.get(times.size() * percent / 100);
+        }
+    }
 
     /** Begins with something to keep. */
     void arrive() throws IOException, InterruptedException {
@@ -77,14 +96,7 @@ final class Others {
                             ? (System.nanoTime() - due) / 1e6
                             : Double.NaN));
         }
-        double[] times = answers.stream().mapToDouble(CompletableFuture::join).toArray();
-        double[] good = Arrays.stream(times)
-                .filter(some -> !Double.isNaN(some))
-                .sorted()
-                .toArray();
-        return good.length == 0
-                ? new Seen(Double.NaN, Double.NaN, times.length)
-                : new Seen(good[good.length / 2], good[good.length * 95 / 100], times.length - good.length);
+        return Seen.of(answers.stream().map(CompletableFuture::join).toList());
     }
 
     /** How long a plain weaving takes them, in milliseconds; NaN where none comes within half a minute. */
