@@ -38,11 +38,11 @@ record Answer(
     static final int CELLS = 7 * Density.HALF_HOURS;
 
     /** The facets whose values are counted: those that hold few values. */
-    static final List<Facet> FACETS = Facet.all();
+    static final List<Facet> FACETS = List.of(Facet.values());
 
     /** The ledger's own answer, in the words of the others. */
     static Answer of(TermIndex index, Brief brief) {
-        Findings findings = index.find(brief);
+        Findings findings = Findings.of(index, brief);
         RunningAccount account = findings.account();
         List<Integer> left = new ArrayList<>(List.of(account.posted() - account.incomplete()));
         account.lines().forEach(line -> left.add(left.get(left.size() - 1) - line.removed()));

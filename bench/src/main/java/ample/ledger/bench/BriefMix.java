@@ -1,16 +1,19 @@
 package ample.ledger.bench;
 
+import ample.ledger.core.browse.Between;
 import ample.ledger.core.browse.Brief;
+import ample.ledger.core.browse.Closed;
 import ample.ledger.core.browse.Condition;
-import ample.ledger.core.browse.CourseCondition;
-import ample.ledger.core.browse.CourseFacet;
+import ample.ledger.core.browse.Dates;
 import ample.ledger.core.browse.Facet;
+import ample.ledger.core.browse.Findings;
+import ample.ledger.core.browse.Having;
 import ample.ledger.core.browse.NumberPattern;
-import ample.ledger.core.browse.SectionFacet;
-import ample.ledger.core.browse.SetCondition;
-import ample.ledger.core.browse.SetCondition.DayRule;
-import ample.ledger.core.browse.SetFacet;
+import ample.ledger.core.browse.Numbers;
+import ample.ledger.core.browse.OnDays;
+import ample.ledger.core.browse.Seats;
 import ample.ledger.core.browse.TermIndex;
+import ample.ledger.core.browse.Timed;
 import ample.ledger.core.calendar.Days;
 import ample.ledger.core.calendar.WeekHours;
 import ample.ledger.core.schedule.Schedule;
@@ -45,7 +48,7 @@ final class BriefMix {
         List<Brief> briefs = new ArrayList<>();
         while (briefs.size() < BRIEFS) {
             Brief brief = mix.brief();
-            if (briefs.size() % 10 == 0 || index.count(brief) > 0) {
+            if (briefs.size() % 10 == 0 || Findings.count(index, brief) > 0) {
                 briefs.add(brief);
             }
         }
@@ -54,25 +57,25 @@ final class BriefMix {
 
     private Brief brief() {
         List<Supplier<Condition>> kinds = new ArrayList<>(List.of(
-                () -> having(CourseFacet.SUBJECT, 6),
-                () -> having(CourseFacet.LEVEL, 2),
-                () -> having(CourseFacet.REQUIREMENT, 3),
-                () -> having(CourseFacet.DEPARTMENT, 3),
-                () -> having(CourseFacet.CREDITS, 3),
-                () -> having(SectionFacet.KIND, 3),
-                () -> having(SectionFacet.BUILDING, 4),
-                () -> having(SetFacet.CAMPUS, 2),
-                () -> having(SetFacet.DELIVERY, 2),
-                () -> having(SetFacet.SPAN, 2),
-                () -> having(SetFacet.MATERIALS, 1),
-                () -> having(SetFacet.STATUS, 2),
+                () -> having(Facet.SUBJECT, 6),
+                () -> having(Facet.LEVEL, 2),
+                () -> having(Facet.REQUIREMENT, 3),
+                () -> having(Facet.DEPARTMENT, 3),
+                () -> having(Facet.CREDITS, 3),
+                () -> having(Facet.KIND, 3),
+                () -> having(Facet.BUILDING, 4),
+                () -> having(Facet.CAMPUS, 2),
+                () -> having(Facet.DELIVERY, 2),
+                () -> having(Facet.SPAN, 2),
+                () -> having(Facet.MATERIALS, 1),
+                () -> having(Facet.STATUS, 2),
                 this::numbers,
                 this::onDays,
                 this::onDays,
                 this::between,
                 this::between,
                 this::closed,
-                () -> new SetCondition.Timed(),
+                () -> new Timed(),
                 this::dates,
                 this::seats,
                 this::seats));
@@ -93,23 +96,22 @@ final class BriefMix {
         for (int i = 0; i <= dice.nextInt(most); i++) {
             codes.add(values.get(dice.nextInt(values.size())).code());
         }
-        return facet.having(codes, Facet.Match.ANY);
+        return Having.any(facet, codes);
     }
 
     private Condition numbers() {
         int low = 100 * (1 + dice.nextInt(4));
-        return new CourseCondition.Numbers(List.of(new NumberPattern(low, low + 99 + 100 * dice.nextInt(2), "")));
+        return new Numbers(List.of(new NumberPattern(low, low + 99 + 100 * dice.nextInt(2), "")));
     }
 
     private Condition onDays() {
-        DayRule rule = dice.nextInt(4) > 0 ? DayRule.ONLY : DayRule.values()[dice.nextInt(4)];
-        return new SetCondition.OnDays(rule, new Days(1 + dice.nextInt(31)));
+        OnDays.Rule rule = dice.nextInt(4) > 0 ? OnDays.Rule.ONLY : OnDays.Rule.values()[dice.nextInt(4)];
+        return new OnDays(rule, new Days(1 + dice.nextInt(31)));
     }
 
     private Condition between() {
         int from = 16 + dice.nextInt(8);
-        return new SetCondition.Between(
-                Optional.of(halfHour(from)), Optional.of(halfHour(from + 6 + dice.nextInt(12))));
+        return new Between(Optional.of(halfHour(from)), Optional.of(halfHour(from + 6 + dice.nextInt(12))));
     }
 
     private Condition closed() {
@@ -119,20 +121,18 @@ final class BriefMix {
             hours = hours.plus(
                     WeekHours.of(DayOfWeek.of(1 + dice.nextInt(5)), from, from + 60 * (1 + dice.nextInt(4))));
         }
-        return new SetCondition.Closed(hours);
+        return new Closed(hours);
     }
 
     private Condition dates() {
         LocalDate first = schedule.term().dates().first();
         return dice.nextBoolean()
-                ? new SetCondition.Dates(
-                        Optional.of(first.plusDays(dice.nextInt(50))), Optional.empty(), OptionalInt.empty())
-                : new SetCondition.Dates(Optional.empty(), Optional.empty(), OptionalInt.of(7 + dice.nextInt(9)));
+                ? new Dates(Optional.of(first.plusDays(dice.nextInt(50))), Optional.empty(), OptionalInt.empty())
+                : new Dates(Optional.empty(), Optional.empty(), OptionalInt.of(7 + dice.nextInt(9)));
     }
 
     private Condition seats() {
-        return new SetCondition.Seats(
-                1 + dice.nextInt(4), dice.nextBoolean() ? OptionalInt.of(0) : OptionalInt.empty());
+        return new Seats(1 + dice.nextInt(4), dice.nextBoolean() ? OptionalInt.of(0) : OptionalInt.empty());
     }
 
     private static LocalTime halfHour(int count) {

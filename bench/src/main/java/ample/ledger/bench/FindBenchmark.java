@@ -5,7 +5,6 @@ import ample.ledger.core.browse.Condition;
 import ample.ledger.core.browse.Facet;
 import ample.ledger.core.browse.Findings;
 import ample.ledger.core.browse.Order;
-import ample.ledger.core.browse.SectionFacet;
 import ample.ledger.core.browse.TermIndex;
 import ample.ledger.core.exchange.ScheduleBundle;
 import ample.ledger.demo.DemoBundles;
@@ -13,6 +12,7 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.sql.SQLException;
 import java.time.LocalDate;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
 import java.util.concurrent.TimeUnit;
@@ -132,7 +132,7 @@ public class FindBenchmark {
             // Sections by themselves: never fewer than fit with a complete set.
             for (Brief brief : ours.mix.subList(0, COMPARED)) {
                 int alone = peer.answer(brief).fitting();
-                if (alone < ours.index.count(brief)) {
+                if (alone < Findings.count(ours.index, brief)) {
                     throw new IllegalStateException("Lucene finds " + alone + " for " + brief);
                 }
             }
@@ -158,8 +158,8 @@ public class FindBenchmark {
 
     static long[][] bitmaps(TermIndex index) {
         int values = 7
-                + Facet.all().stream()
-                        .filter(facet -> facet != SectionFacet.INSTRUCTOR)
+                + Arrays.stream(Facet.values())
+                        .filter(facet -> facet != Facet.INSTRUCTOR)
                         .mapToInt(facet -> facet.values(index.schedule()).size())
                         .sum();
         int words = (index.schedule().sections().size() + Long.SIZE - 1) / Long.SIZE;
@@ -170,7 +170,7 @@ public class FindBenchmark {
     /** What the ledger does for the mix; each part is passed on. */
     static void answer(TermIndex index, List<Brief> mix, Consumer<Object> out) {
         for (Brief brief : mix) {
-            Findings findings = index.find(brief);
+            Findings findings = Findings.of(index, brief);
             out.accept(findings.account());
             out.accept(findings.valueCounts());
             out.accept(findings.density());
@@ -209,7 +209,7 @@ public class FindBenchmark {
     @Measurement(iterations = 60)
     public void ledgerOnlyWhatLuceneIsAsked(Ours ours, Blackhole out) {
         for (Brief brief : ours.mix) {
-            Findings findings = ours.index.find(brief);
+            Findings findings = Findings.of(ours.index, brief);
             out.consume(findings.size());
             out.consume(findings.valueCounts());
         }

@@ -1,13 +1,18 @@
 package ample.ledger.bench;
 
 import ample.ledger.bench.Rows.Row;
+import ample.ledger.core.browse.Between;
 import ample.ledger.core.browse.Brief;
+import ample.ledger.core.browse.Closed;
 import ample.ledger.core.browse.Condition;
-import ample.ledger.core.browse.CourseCondition;
+import ample.ledger.core.browse.Dates;
 import ample.ledger.core.browse.Facet;
+import ample.ledger.core.browse.Having;
 import ample.ledger.core.browse.NumberPattern;
-import ample.ledger.core.browse.SectionCondition;
-import ample.ledger.core.browse.SetCondition;
+import ample.ledger.core.browse.Numbers;
+import ample.ledger.core.browse.OnDays;
+import ample.ledger.core.browse.Seats;
+import ample.ledger.core.browse.Timed;
 import ample.ledger.core.calendar.ClockTime;
 import java.io.IOException;
 import java.util.ArrayList;
@@ -58,7 +63,7 @@ final class LucenePeer {
 
     LucenePeer(Rows data, PlainPass plain) throws IOException {
         this.data = data;
-        for (Facet facet : Facet.all()) {
+        for (Facet facet : Facet.values()) {
             config.setMultiValued(facet.name(), true);
         }
         ByteBuffersDirectory directory = new ByteBuffersDirectory();
@@ -78,7 +83,7 @@ final class LucenePeer {
 
     private Document document(Row row, PlainPass plain) {
         Document document = new Document();
-        for (Facet facet : Facet.all()) {
+        for (Facet facet : Facet.values()) {
             List<String> codes = List.copyOf(data.places.get(facet).keySet());
             for (int value : data.values.get(facet)[row.section()]) {
                 document.add(new SortedSetDocValuesFacetField(facet.name(), codes.get(value)));
@@ -141,38 +146,32 @@ final class LucenePeer {
     }
 
     private static @Nullable Facet facetOf(Condition condition) {
-        if (condition instanceof CourseCondition.Having having) {
-            return having.facet();
-        }
-        if (condition instanceof SectionCondition.Having having) {
-            return having.facet();
-        }
-        return condition instanceof SetCondition.Having having ? having.facet() : null;
+        return condition instanceof Having having ? having.facet() : null;
     }
 
     private static void add(BooleanQuery.Builder query, Condition condition) {
-        if (condition instanceof CourseCondition.Numbers numbers) {
+        if (condition instanceof Numbers numbers) {
             NumberPattern only = numbers.numbers().get(0);
             filter(query, IntPoint.newRangeQuery("digits", only.low(), only.high()));
-        } else if (condition instanceof SetCondition.Between between) {
+        } else if (condition instanceof Between between) {
             filter(query, atLeast("start", ClockTime.minuteOfDay(between.from().orElseThrow())));
             filter(query, atMost("end", ClockTime.minuteOfDay(between.to().orElseThrow())));
-        } else if (condition instanceof SetCondition.Closed closed) {
+        } else if (condition instanceof Closed closed) {
             query.add(terms("cell", closed.hours().cells()), BooleanClause.Occur.MUST_NOT);
-        } else if (condition instanceof SetCondition.Dates dates) {
+        } else if (condition instanceof Dates dates) {
             dates.startsFrom().ifPresent(date -> filter(query, atLeast("first", (int) date.toEpochDay())));
             dates.endsBy().ifPresent(date -> filter(query, atMost("last", (int) date.toEpochDay())));
             dates.mostWeeks().ifPresent(weeks -> filter(query, atMost("weeks", weeks)));
-        } else if (condition instanceof SetCondition.Timed) {
+        } else if (condition instanceof Timed) {
             filter(query, terms("day", IntStream.range(0, 7)));
-        } else if (condition instanceof SetCondition.Seats seats) {
+        } else if (condition instanceof Seats seats) {
             filter(query, atLeast(seats.waitingAtMost().isPresent() ? "unqueued" : "spread", seats.atLeast()));
         } else {
-            days(query, (SetCondition.OnDays) condition);
+            days(query, (OnDays) condition);
         }
     }
 
-    private static void days(BooleanQuery.Builder query, SetCondition.OnDays condition) {
+    private static void days(BooleanQuery.Builder query, OnDays condition) {
         int asked = condition.days().mask();
         IntStream wanted = IntStream.range(0, 7).filter(day -> (asked >> day & 1) == 1);
         IntStream others = IntStream.range(0, 7).filter(day -> (asked >> day & 1) == 0);

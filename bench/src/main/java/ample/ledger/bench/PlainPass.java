@@ -2,15 +2,20 @@ package ample.ledger.bench;
 
 import ample.ledger.bench.Rows.Row;
 import ample.ledger.bench.Rows.When;
+import ample.ledger.core.browse.Between;
 import ample.ledger.core.browse.Brief;
+import ample.ledger.core.browse.Closed;
 import ample.ledger.core.browse.Condition;
-import ample.ledger.core.browse.CourseCondition;
+import ample.ledger.core.browse.Dates;
 import ample.ledger.core.browse.Density;
 import ample.ledger.core.browse.Facet;
+import ample.ledger.core.browse.Having;
 import ample.ledger.core.browse.NumberPattern;
-import ample.ledger.core.browse.SectionCondition;
-import ample.ledger.core.browse.SetCondition;
-import ample.ledger.core.browse.SetFacet;
+import ample.ledger.core.browse.Numbers;
+import ample.ledger.core.browse.OnDays;
+import ample.ledger.core.browse.Seats;
+import ample.ledger.core.browse.Timed;
+import ample.ledger.core.browse.Topic;
 import ample.ledger.core.calendar.ClockTime;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -27,8 +32,7 @@ import java.util.function.Predicate;
 /** One pass over the records in plain Java: for each row which conditions it fails, and everything else from that. */
 final class PlainPass {
 
-    private static final Set<Condition.Topic> HOURS =
-            Set.of(Condition.Topic.DAYS, Condition.Topic.TIMES, Condition.Topic.CLOSED);
+    private static final Set<Topic> HOURS = Set.of(Topic.DAYS, Topic.TIMES, Topic.CLOSED);
 
     private final Rows data;
 
@@ -79,7 +83,7 @@ final class PlainPass {
 
     private static int asked(Facet facet, List<Condition> conditions, int all) {
         for (int i = 0; i < conditions.size(); i++) {
-            if (conditions.get(i).topic() == facet.topic()) {
+            if (conditions.get(i).topic() == Topic.of(facet)) {
                 return all & ~(1 << i);
             }
         }
@@ -102,7 +106,7 @@ final class PlainPass {
         for (int row = 0; row < masks.length; row++) {
             if ((masks[row] & asked) == 0) {
                 int section = data.rows.get(row).section();
-                if (!(facet instanceof SetFacet)) {
+                if (facet.scope() != Facet.Scope.SET) {
                     for (int value : values[section]) {
                         having.computeIfAbsent(value, absent -> new BitSet()).set(section);
                     }
@@ -145,41 +149,38 @@ final class PlainPass {
     }
 
     private Predicate<Row> holds(Condition condition) {
-        if (condition instanceof CourseCondition.Having having) {
+        if (condition instanceof Having having && having.facet().scope() != Facet.Scope.SET) {
             return ofSection(having.facet(), having.codes());
         }
-        if (condition instanceof SectionCondition.Having having) {
-            return ofSection(having.facet(), having.codes());
-        }
-        if (condition instanceof SetCondition.Having having) {
+        if (condition instanceof Having having) {
             int[][] values = data.values.get(having.facet());
             Set<Integer> wanted = data.places(having.facet(), having.codes());
             return row -> Arrays.stream(row.members()).allMatch(member -> wanted.contains(values[member][0]));
         }
-        if (condition instanceof CourseCondition.Numbers numbers) {
+        if (condition instanceof Numbers numbers) {
             NumberPattern only = numbers.numbers().get(0);
             return row -> only.matches(data.sections.get(row.section()).course().code());
         }
-        if (condition instanceof SetCondition.OnDays days) {
+        if (condition instanceof OnDays days) {
             IntPredicate rule = rule(days);
             return row -> (row.itself().untimed() || rule.test(row.itself().days()))
                     && (row.set().untimed() || rule.test(row.set().days()));
         }
-        if (condition instanceof SetCondition.Between between) {
+        if (condition instanceof Between between) {
             int from = between.from().map(ClockTime::minuteOfDay).orElse(0);
             int to = between.to().map(ClockTime::minuteOfDay).orElse(24 * 60);
             return row -> row.set().start() >= from && row.set().end() <= to;
         }
-        if (condition instanceof SetCondition.Closed closed) {
+        if (condition instanceof Closed closed) {
             return row -> !row.set().hours().meets(closed.hours());
         }
-        if (condition instanceof SetCondition.Dates dates) {
+        if (condition instanceof Dates dates) {
             return row -> within(dates, row.set());
         }
-        if (condition instanceof SetCondition.Timed) {
+        if (condition instanceof Timed) {
             return row -> !row.itself().untimed();
         }
-        SetCondition.Seats seats = (SetCondition.Seats) condition;
+        Seats seats = (Seats) condition;
         int[] spread = seats.waitingAtMost().isPresent() ? data.spreadOfUnqueued : data.spread;
         int waiting = seats.waitingAtMost().orElse(Integer.MAX_VALUE);
         return row -> spread[row.section()] >= seats.atLeast()
@@ -193,7 +194,7 @@ final class PlainPass {
         return row -> Arrays.stream(values[row.section()]).anyMatch(wanted::contains);
     }
 
-    private static IntPredicate rule(SetCondition.OnDays days) {
+    private static IntPredicate rule(OnDays days) {
         int asked = days.days().mask();
         return switch (days.rule()) {
             case ONLY -> met -> (met & ~asked) == 0;
@@ -203,7 +204,7 @@ final class PlainPass {
         };
     }
 
-    private static boolean within(SetCondition.Dates dates, When when) {
+    private static boolean within(Dates dates, When when) {
         return dates.startsFrom().map(date -> when.first() >= date.toEpochDay()).orElse(true)
                 && dates.endsBy().map(date -> when.last() <= date.toEpochDay()).orElse(true)
                 && when.weeks() <= dates.mostWeeks().orElse(Integer.MAX_VALUE);

@@ -1,9 +1,6 @@
 package ample.ledger.bench;
 
-import ample.ledger.core.browse.CourseFacet;
 import ample.ledger.core.browse.Facet;
-import ample.ledger.core.browse.SectionFacet;
-import ample.ledger.core.browse.SetFacet;
 import ample.ledger.core.calendar.ClockTime;
 import ample.ledger.core.calendar.Overlaps;
 import ample.ledger.core.calendar.WeekHours;
@@ -79,7 +76,7 @@ final class Rows {
         this.seats = sections.stream()
                 .map(section -> SeatAccount.of(section.pool(), TODAY))
                 .toArray(SeatAccount[]::new);
-        for (Facet facet : Facet.all()) {
+        for (Facet facet : Facet.values()) {
             Map<String, Integer> known = new LinkedHashMap<>();
             facet.values(schedule).forEach(value -> known.put(value.code(), known.size()));
             places.put(facet, known);
@@ -164,43 +161,33 @@ final class Rows {
     }
 
     private Stream<String> codes(Facet facet, Section section) {
-        if (facet instanceof CourseFacet of) {
-            return switch (of) {
-                case SUBJECT -> Stream.of(section.course().code().subject());
-                case DEPARTMENT ->
-                    schedule.subject(section.course().code().subject()).orElseThrow().department().stream();
-                case PROGRAMME -> section.course().programmes().stream();
-                case LEVEL -> Stream.of(String.valueOf(section.course().level()));
-                case CREDITS ->
-                    Stream.of(section.course().credits().stripTrailingZeros().toPlainString());
-                case REQUIREMENT -> section.course().requirements().stream();
-            };
-        }
-        if (facet instanceof SectionFacet of) {
-            return switch (of) {
-                case KIND ->
-                    Stream.concat(
-                                    Stream.of(section.kind()),
-                                    section.meetings().stream().map(Meeting::kind))
-                            .map(kind -> kind.code());
-                case INSTRUCTOR ->
-                    section.instructors().isEmpty()
-                            ? Stream.of(SectionFacet.TO_BE_ANNOUNCED)
-                            : section.instructors().stream().map(person -> person.code());
-                case BUILDING -> section.meetings().stream().map(Meeting::place).flatMap(Rows::building);
-            };
-        }
-        return Stream.of(
-                switch ((SetFacet) facet) {
-                    case CAMPUS -> section.campus().code();
-                    case SPAN -> section.span().code();
-                    case DELIVERY -> section.delivery().code();
-                    case LANGUAGE -> section.language().toLanguageTag();
-                    case MATERIALS -> section.freeMaterials() ? "free" : "paid";
-                    case STATUS ->
-                        Status.of(section, SeatAccount.of(section.pool(), TODAY))
-                                .code();
-                });
+        return switch (facet) {
+            case SUBJECT -> Stream.of(section.course().code().subject());
+            case DEPARTMENT -> schedule.subject(section.course().code().subject()).orElseThrow().department().stream();
+            case PROGRAMME -> section.course().programmes().stream();
+            case LEVEL -> Stream.of(String.valueOf(section.course().level()));
+            case CREDITS ->
+                Stream.of(section.course().credits().stripTrailingZeros().toPlainString());
+            case REQUIREMENT -> section.course().requirements().stream();
+            case KIND ->
+                Stream.concat(
+                                Stream.of(section.kind()),
+                                section.meetings().stream().map(Meeting::kind))
+                        .map(kind -> kind.code());
+            case INSTRUCTOR ->
+                section.instructors().isEmpty()
+                        ? Stream.of(Facet.TO_BE_ANNOUNCED)
+                        : section.instructors().stream().map(person -> person.code());
+            case BUILDING -> section.meetings().stream().map(Meeting::place).flatMap(Rows::building);
+            case CAMPUS -> Stream.of(section.campus().code());
+            case SPAN -> Stream.of(section.span().code());
+            case DELIVERY -> Stream.of(section.delivery().code());
+            case LANGUAGE -> Stream.of(section.language().toLanguageTag());
+            case MATERIALS -> Stream.of(section.freeMaterials() ? "free" : "paid");
+            case STATUS ->
+                Stream.of(Status.of(section, SeatAccount.of(section.pool(), TODAY))
+                        .code());
+        };
     }
 
     private static Stream<String> building(Place place) {
@@ -210,7 +197,7 @@ final class Rows {
         if (place instanceof Place.RoomToBeAnnounced known) {
             return Stream.of(known.building().code());
         }
-        return place instanceof Place.ToBeAnnounced ? Stream.of(SectionFacet.TO_BE_ANNOUNCED) : Stream.empty();
+        return place instanceof Place.ToBeAnnounced ? Stream.of(Facet.TO_BE_ANNOUNCED) : Stream.empty();
     }
 
     private int[] rank() {
@@ -265,7 +252,7 @@ final class Rows {
     /** The places of the values that a row has; of a facet of sets those of every member. */
     Set<Integer> values(Facet facet, Row row) {
         Set<Integer> found = new TreeSet<>();
-        int[] of = facet instanceof SetFacet ? row.members() : new int[] {row.section()};
+        int[] of = facet.scope() == Facet.Scope.SET ? row.members() : new int[] {row.section()};
         for (int section : of) {
             for (int value : values.get(facet)[section]) {
                 found.add(value);

@@ -1,14 +1,19 @@
 package ample.ledger.bench;
 
 import ample.ledger.bench.Rows.Row;
+import ample.ledger.core.browse.Between;
 import ample.ledger.core.browse.Brief;
+import ample.ledger.core.browse.Closed;
 import ample.ledger.core.browse.Condition;
-import ample.ledger.core.browse.CourseCondition;
+import ample.ledger.core.browse.Dates;
 import ample.ledger.core.browse.Facet;
+import ample.ledger.core.browse.Having;
 import ample.ledger.core.browse.NumberPattern;
-import ample.ledger.core.browse.SectionCondition;
-import ample.ledger.core.browse.SetCondition;
-import ample.ledger.core.browse.SetFacet;
+import ample.ledger.core.browse.Numbers;
+import ample.ledger.core.browse.OnDays;
+import ample.ledger.core.browse.Seats;
+import ample.ledger.core.browse.Timed;
+import ample.ledger.core.browse.Topic;
 import ample.ledger.core.calendar.ClockTime;
 import java.io.IOException;
 import java.io.StringReader;
@@ -39,12 +44,11 @@ final class SqlPeer {
     private static final int WEEK_WORDS = 11;
     private static final int MOST_CONDITIONS = 8;
     private static final int COLUMNS = 2 * MOST_CONDITIONS + 1;
-    private static final Set<Condition.Topic> HOURS =
-            Set.of(Condition.Topic.DAYS, Condition.Topic.TIMES, Condition.Topic.CLOSED);
+    private static final Set<Topic> HOURS = Set.of(Topic.DAYS, Topic.TIMES, Topic.CLOSED);
 
     private final Connection connection;
     private final Rows data;
-    private final List<Facet> facets = Facet.all();
+    private final List<Facet> facets = List.of(Facet.values());
     private final Map<Facet, List<String>> codes = new HashMap<>();
 
     /** How an engine takes many rows at once. */
@@ -131,7 +135,7 @@ final class SqlPeer {
             line(candidates, cells(c, row));
             for (Facet facet : facets) {
                 Set<Integer> has = data.values(facet, row);
-                if (!(facet instanceof SetFacet) || has.size() == 1) {
+                if (facet.scope() != Facet.Scope.SET || has.size() == 1) {
                     for (int each : has) {
                         line(values, List.of((long) c, (long) facets.indexOf(facet), (long) each));
                     }
@@ -242,9 +246,9 @@ final class SqlPeer {
         for (int i = 0; i < conditions.size(); i++) {
             hours |= HOURS.contains(conditions.get(i).topic()) ? 1 << i : 0;
             int others = all & ~(1 << i);
-            Condition.Topic topic = conditions.get(i).topic();
+            Topic topic = conditions.get(i).topic();
             for (int facet = 0; facet < facets.size(); facet++) {
-                if (facets.get(facet).topic() == topic) {
+                if (Topic.of(facets.get(facet)) == topic) {
                     asked.append(" WHEN ").append(facet).append(" THEN ").append(others);
                 }
             }
@@ -287,20 +291,17 @@ final class SqlPeer {
     }
 
     private String predicate(Condition condition) {
-        if (condition instanceof CourseCondition.Having having) {
-            return column(having.facet()) + " & " + mask(data.places(having.facet(), having.codes())) + " <> 0";
+        if (condition instanceof Having having) {
+            long wanted = mask(data.places(having.facet(), having.codes()));
+            return having.facet().scope() == Facet.Scope.SET
+                    ? column(having.facet()) + " & " + ~wanted + " = 0"
+                    : column(having.facet()) + " & " + wanted + " <> 0";
         }
-        if (condition instanceof SectionCondition.Having having) {
-            return column(having.facet()) + " & " + mask(data.places(having.facet(), having.codes())) + " <> 0";
-        }
-        if (condition instanceof SetCondition.Having having) {
-            return column(having.facet()) + " & " + ~mask(data.places(having.facet(), having.codes())) + " = 0";
-        }
-        if (condition instanceof CourseCondition.Numbers numbers) {
+        if (condition instanceof Numbers numbers) {
             NumberPattern only = numbers.numbers().get(0);
             return "digits BETWEEN " + only.low() + " AND " + only.high();
         }
-        if (condition instanceof SetCondition.OnDays days) {
+        if (condition instanceof OnDays days) {
             int asked = days.days().mask();
             String rule = switch (days.rule()) {
                 case ONLY -> "%s & " + (127 & ~asked) + " = 0";
@@ -311,18 +312,18 @@ final class SqlPeer {
             return "(days = 0 OR " + rule.formatted("days") + ") AND (set_days = 0 OR " + rule.formatted("set_days")
                     + ")";
         }
-        if (condition instanceof SetCondition.Between between) {
+        if (condition instanceof Between between) {
             return "set_start >= " + between.from().map(ClockTime::minuteOfDay).orElse(0) + " AND set_end <= "
                     + between.to().map(ClockTime::minuteOfDay).orElse(24 * 60);
         }
-        if (condition instanceof SetCondition.Closed closed) {
+        if (condition instanceof Closed closed) {
             long[] words = closed.hours().words();
             return IntStream.range(0, WEEK_WORDS)
                     .filter(word -> words[word] != 0)
                     .mapToObj(word -> "w" + word + " & " + words[word] + " = 0")
                     .collect(Collectors.joining(" AND "));
         }
-        if (condition instanceof SetCondition.Dates dates) {
+        if (condition instanceof Dates dates) {
             return dates.startsFrom()
                             .map(date -> "first_day >= " + date.toEpochDay())
                             .orElse("true")
@@ -333,10 +334,10 @@ final class SqlPeer {
                             ? " AND weeks <= " + dates.mostWeeks().getAsInt()
                             : "");
         }
-        if (condition instanceof SetCondition.Timed) {
+        if (condition instanceof Timed) {
             return "days <> 0";
         }
-        SetCondition.Seats seats = (SetCondition.Seats) condition;
+        Seats seats = (Seats) condition;
         return (seats.waitingAtMost().isPresent() ? "most_waiting <= 0 AND spread_unqueued" : "spread") + " >= "
                 + seats.atLeast() + " AND least_open >= " + Math.min(1, seats.atLeast());
     }

@@ -2,20 +2,26 @@ package ample.ledger.store;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ample.ledger.core.browse.Between;
 import ample.ledger.core.browse.Brief;
+import ample.ledger.core.browse.ClearOf;
+import ample.ledger.core.browse.Closed;
 import ample.ledger.core.browse.Condition;
-import ample.ledger.core.browse.CourseCondition;
-import ample.ledger.core.browse.CourseFacet;
+import ample.ledger.core.browse.Dates;
+import ample.ledger.core.browse.Entries;
 import ample.ledger.core.browse.Facet;
 import ample.ledger.core.browse.Findings;
+import ample.ledger.core.browse.Having;
 import ample.ledger.core.browse.Not;
 import ample.ledger.core.browse.NumberPattern;
+import ample.ledger.core.browse.Numbers;
+import ample.ledger.core.browse.OffRecord;
+import ample.ledger.core.browse.OnDays;
 import ample.ledger.core.browse.RunningAccount;
-import ample.ledger.core.browse.SectionCondition;
-import ample.ledger.core.browse.SectionFacet;
-import ample.ledger.core.browse.SetCondition;
-import ample.ledger.core.browse.SetFacet;
+import ample.ledger.core.browse.Seats;
 import ample.ledger.core.browse.TermIndex;
+import ample.ledger.core.browse.Timed;
+import ample.ledger.core.browse.Topic;
 import ample.ledger.core.fixtures.RandomBriefs;
 import ample.ledger.core.fixtures.Schedules;
 import java.nio.charset.StandardCharsets;
@@ -68,12 +74,12 @@ class SqlReadingTest {
     @Provide
     Arbitrary<Brief> briefs() {
         // Words are checked against Lucene itself; SQL has no stems.
-        return RandomBriefs.of(INDEX.schedule()).map(brief -> brief.without(Condition.Topic.WORDS));
+        return RandomBriefs.of(INDEX.schedule()).map(brief -> brief.without(Topic.WORDS));
     }
 
     @Property(tries = 300)
     void listAndAccountEqualSql(@ForAll("briefs") Brief brief) throws SQLException {
-        Findings findings = INDEX.find(brief);
+        Findings findings = Findings.of(INDEX, brief);
 
         List<String> fitting = findings.fitting().stream()
                 .map(section -> section.entry().digits())
@@ -134,65 +140,64 @@ class SqlReadingTest {
 
     private static String bare(Condition condition) {
         if (condition instanceof Not not) {
-            return not.of() instanceof SetCondition of ? turned(of) : "NOT " + predicate(not.of());
+            return turned(not.of());
         }
-        if (condition instanceof CourseCondition of) {
-            return ofCourse(of);
+        if (condition instanceof Numbers numbers) {
+            return numbers.numbers().stream().map(SqlReadingTest::number).collect(Collectors.joining(" OR ", "(", ")"));
         }
-        if (condition instanceof SectionCondition of) {
-            return ofSection(of);
+        if (condition instanceof OffRecord record) {
+            return "((s.subject || ' ' || s.number) NOT IN " + list(record.taken()) + ")";
         }
-        if (condition instanceof SetCondition.Having having) {
+        if (condition instanceof Entries entries) {
+            return "(x.entry IN " + list(entries.entries()) + ")";
+        }
+        if (condition instanceof Having having && having.facet().scope() != Facet.Scope.SET) {
+            return matching(having.codes(), having.match(), values(having.facet()));
+        }
+        if (condition instanceof Having having) {
             return "NOT EXISTS (SELECT FROM fact f WHERE " + IN_SET.formatted("f") + " AND f." + column(having.facet())
                     + " NOT IN " + list(having.codes()) + ")";
         }
-        if (condition instanceof SetCondition.Seats seats) {
+        if (condition instanceof Seats seats) {
             return "(" + seatsOver(seats) + " >= " + seats.atLeast() + " AND NOT EXISTS (SELECT FROM fact f WHERE "
                     + IN_SET.formatted("f") + " AND NOT (" + behind(seats) + " AND f.open >= "
                     + Math.min(1, seats.atLeast()) + ")))";
         }
-        if (condition instanceof SetCondition.ClearOf clear) {
+        if (condition instanceof ClearOf clear) {
             return "NOT " + clash(clear, IN_SET.formatted("h"));
         }
-        if (condition instanceof SetCondition.Dates dates) {
+        if (condition instanceof Dates dates) {
             return "NOT " + breaks(dates, IN_SET.formatted("f"));
         }
-        if (condition instanceof SetCondition.Timed) {
+        if (condition instanceof Timed) {
             return timed(ITSELF);
         }
-        return "(NOT " + timed(ITSELF) + " OR " + holds((SetCondition) condition, ITSELF) + ") AND (NOT "
-                + timed(IN_SET) + " OR " + holds((SetCondition) condition, IN_SET) + ")";
+        return "(NOT " + timed(ITSELF) + " OR " + holds(condition, ITSELF) + ") AND (NOT " + timed(IN_SET) + " OR "
+                + holds(condition, IN_SET) + ")";
     }
 
-    private static String turned(SetCondition condition) {
-        if (condition instanceof SetCondition.Having having) {
+    private static String turned(Condition condition) {
+        if (condition instanceof Having having && having.facet().scope() == Facet.Scope.SET) {
             return "NOT EXISTS (SELECT FROM fact f WHERE " + IN_SET.formatted("f") + " AND f." + column(having.facet())
                     + " IN " + list(having.codes()) + ")";
         }
-        if (condition instanceof SetCondition.Seats seats) {
+        if (condition instanceof Seats seats) {
             return seatsOver(seats) + " < " + seats.atLeast();
         }
-        if (condition instanceof SetCondition.ClearOf clear) {
+        if (condition instanceof ClearOf clear) {
             return clash(clear, ITSELF.formatted("h"));
         }
-        if (condition instanceof SetCondition.Dates dates) {
+        if (condition instanceof Dates dates) {
             return breaks(dates, ITSELF.formatted("f"));
         }
-        if (condition instanceof SetCondition.Timed) {
+        if (condition instanceof Timed) {
             return "NOT " + timed(IN_SET);
         }
-        return "(NOT " + timed(ITSELF) + " OR NOT " + holds(condition, ITSELF) + ") AND (NOT " + timed(IN_SET)
-                + " OR NOT " + holds(condition, IN_SET) + ")";
-    }
-
-    private static String ofCourse(CourseCondition condition) {
-        if (condition instanceof CourseCondition.Having having) {
-            return matching(having.codes(), having.match(), values(having.facet()));
+        if (condition instanceof OnDays || condition instanceof Between || condition instanceof Closed) {
+            return "(NOT " + timed(ITSELF) + " OR NOT " + holds(condition, ITSELF) + ") AND (NOT " + timed(IN_SET)
+                    + " OR NOT " + holds(condition, IN_SET) + ")";
         }
-        if (condition instanceof CourseCondition.Numbers numbers) {
-            return numbers.numbers().stream().map(SqlReadingTest::number).collect(Collectors.joining(" OR ", "(", ")"));
-        }
-        return "((s.subject || ' ' || s.number) NOT IN " + list(((CourseCondition.OffRecord) condition).taken()) + ")";
+        return "NOT " + predicate(condition);
     }
 
     private static String number(NumberPattern wanted) {
@@ -204,13 +209,6 @@ class SqlReadingTest {
                         wanted.subject().isEmpty() ? "true" : "lower(s.subject) = '" + wanted.subject() + "'");
     }
 
-    private static String ofSection(SectionCondition condition) {
-        if (condition instanceof SectionCondition.Having having) {
-            return matching(having.codes(), having.match(), values(having.facet()));
-        }
-        return "(x.entry IN " + list(((SectionCondition.Entries) condition).entries()) + ")";
-    }
-
     private static String matching(Set<String> codes, Facet.Match match, String values) {
         return match == Facet.Match.ALL
                 ? codes.stream()
@@ -219,7 +217,7 @@ class SqlReadingTest {
                 : "EXISTS (SELECT FROM (" + values + ") v(code) WHERE v.code IN " + list(codes) + ")";
     }
 
-    private static String values(CourseFacet facet) {
+    private static String values(Facet facet) {
         return switch (facet) {
             case SUBJECT -> "SELECT s.subject";
             case DEPARTMENT -> "SELECT department FROM subjects WHERE subject = s.subject AND department IS NOT NULL";
@@ -229,11 +227,6 @@ class SqlReadingTest {
             case CREDITS -> "SELECT trim_scale(c.credits)::text";
             case REQUIREMENT ->
                 "SELECT requirement FROM course_requirements r WHERE (r.subject, r.number) = (s.subject, s.number)";
-        };
-    }
-
-    private static String values(SectionFacet facet) {
-        return switch (facet) {
             case KIND -> "SELECT s.kind UNION SELECT m.kind FROM meetings m WHERE m.entry = x.entry";
             case INSTRUCTOR ->
                 "SELECT coalesce(i.instructor, 'to-be-announced')"
@@ -242,29 +235,31 @@ class SqlReadingTest {
                 "SELECT CASE WHEN m.place = 'to-be-announced' AND m.building IS NULL THEN 'to-be-announced'"
                         + " ELSE m.building END FROM meetings m WHERE m.entry = x.entry"
                         + " AND (m.building IS NOT NULL OR m.place = 'to-be-announced')";
+            case CAMPUS, SPAN, DELIVERY, LANGUAGE, MATERIALS, STATUS ->
+                throw new IllegalArgumentException("Of sets: " + facet);
         };
     }
 
-    private static String column(SetFacet facet) {
+    private static String column(Facet facet) {
         return facet.name().toLowerCase(Locale.ROOT);
     }
 
-    private static String behind(SetCondition.Seats seats) {
+    private static String behind(Seats seats) {
         return "NOT f.cancelled AND f.waiting <= " + seats.waitingAtMost().orElse(Integer.MAX_VALUE);
     }
 
-    private static String seatsOver(SetCondition.Seats seats) {
+    private static String seatsOver(Seats seats) {
         return "(SELECT min(place.seats) FROM (SELECT coalesce(sum(CASE WHEN " + behind(seats)
                 + " THEN f.open END), -1) AS seats FROM alternative a JOIN fact f ON f.entry = a.filled_by"
                 + " WHERE a.entry = x.entry GROUP BY a.place) place)";
     }
 
-    private static String clash(SetCondition.ClearOf clear, String scope) {
+    private static String clash(ClearOf clear, String scope) {
         return "EXISTS (SELECT FROM held h JOIN held p ON h.date = p.date AND h.starts < p.ends AND p.starts < h.ends"
                 + " WHERE p.entry IN " + list(clear.plan()) + " AND h.entry <> p.entry AND " + scope + ")";
     }
 
-    private static String breaks(SetCondition.Dates dates, String scope) {
+    private static String breaks(Dates dates, String scope) {
         String breaks = dates.startsFrom()
                         .map(date -> "f.first_day < '" + date + "'")
                         .orElse("false")
@@ -280,9 +275,9 @@ class SqlReadingTest {
         return "EXISTS (SELECT FROM met m WHERE " + scope.formatted("m") + ")";
     }
 
-    private static String holds(SetCondition condition, String scope) {
+    private static String holds(Condition condition, String scope) {
         String met = "EXISTS (SELECT FROM met m WHERE " + scope.formatted("m") + " AND (";
-        if (condition instanceof SetCondition.OnDays onDays) {
+        if (condition instanceof OnDays onDays) {
             List<String> days =
                     onDays.days().list().stream().map(SqlReadingTest::day).toList();
             return switch (onDays.rule()) {
@@ -295,7 +290,7 @@ class SqlReadingTest {
                 case NONE -> "NOT " + met + "m.day IN " + list(days) + "))";
             };
         }
-        if (condition instanceof SetCondition.Closed closed) {
+        if (condition instanceof Closed closed) {
             return "NOT " + met
                     + closed.hours().stretches().stream()
                             .map(stretch ->
@@ -308,7 +303,7 @@ class SqlReadingTest {
                             .collect(Collectors.joining(" OR "))
                     + "))";
         }
-        SetCondition.Between between = (SetCondition.Between) condition;
+        Between between = (Between) condition;
         return "NOT " + met
                 + between.from().map(from -> "m.starts < '" + from + "'").orElse("false")
                 + between.to().map(to -> " OR m.ends > '" + to + "'").orElse("") + "))";

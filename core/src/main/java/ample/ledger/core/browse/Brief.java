@@ -11,7 +11,7 @@ import java.util.stream.Stream;
 
 /**
  * What a student is looking for: a list of conditions, all of which must hold. At most one about each topic, in the
- * order of {@link Condition.Topic}. Without conditions it asks for everything posted.
+ * order of {@link Topic}. Without conditions it asks for everything posted.
  */
 public record Brief(List<Condition> conditions) {
 
@@ -20,7 +20,7 @@ public record Brief(List<Condition> conditions) {
 
     /** @throws IllegalArgumentException when two conditions are about one topic */
     public Brief {
-        Map<Condition.Topic, Condition> byTopic = new EnumMap<>(Condition.Topic.class);
+        Map<Topic, Condition> byTopic = new EnumMap<>(Topic.class);
         for (Condition condition : conditions) {
             Condition other = byTopic.put(condition.topic(), condition);
             if (other != null) {
@@ -34,7 +34,7 @@ public record Brief(List<Condition> conditions) {
         return new Brief(List.of(conditions));
     }
 
-    public Optional<Condition> about(Condition.Topic topic) {
+    public Optional<Condition> about(Topic topic) {
         return conditions.stream()
                 .filter(condition -> condition.topic() == topic)
                 .findFirst();
@@ -47,14 +47,7 @@ public record Brief(List<Condition> conditions) {
 
     /** The values of {@code facet} that it asks for; none where it asks for none, or for all but some. */
     public Set<String> codes(Facet facet) {
-        Condition condition = about(facet.topic()).orElse(null);
-        if (condition instanceof CourseCondition.Having having) {
-            return having.codes();
-        }
-        if (condition instanceof SectionCondition.Having having) {
-            return having.codes();
-        }
-        return condition instanceof SetCondition.Having having ? having.codes() : Set.of();
+        return about(Topic.of(facet)).orElse(null) instanceof Having having ? having.codes() : Set.of();
     }
 
     /** This brief with {@code condition} in the place of the one about the same topic. */
@@ -64,7 +57,7 @@ public record Brief(List<Condition> conditions) {
     }
 
     /** This brief without its condition about {@code topic}. */
-    public Brief without(Condition.Topic topic) {
+    public Brief without(Topic topic) {
         return new Brief(conditions.stream()
                 .filter(condition -> condition.topic() != topic)
                 .toList());

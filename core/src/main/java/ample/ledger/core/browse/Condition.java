@@ -1,16 +1,32 @@
 package ample.ledger.core.browse;
 
-import ample.ledger.core.schedule.Coded;
 import java.util.Map;
 
 /**
- * One clause of a {@link Brief}: it holds for a section or it does not.
+ * One clause of a {@link Brief}: it holds for a section or it does not. Everything about one kind of condition stands in its own
+ * file: how an address and a sentence say it, what it finds, and how far a section that it leaves out is from fitting. {@link
+ * Topic} lists them.
  *
- * <p>A {@link CourseCondition} looks at the course alone, so all sections of a course agree on it. A
- * {@link SectionCondition} looks at the section alone. A {@link SetCondition} looks at the section and at the complete set
- * that it is taken in. {@link Not} turns any of them round.
+ * <p>Some look at the course alone, so that all its sections agree; some at the section alone, whatever its companions are. The
+ * others must hold for the section by itself, and for the meetings, places and seats of the complete set that it is taken in.
+ *
+ * <p>What has no set times satisfies every condition on days and times, also one turned round: it can be done whenever the
+ * student likes. {@link Timed} leaves such sections out.
  */
-public sealed interface Condition permits CourseCondition, SectionCondition, SetCondition, Not {
+public sealed interface Condition
+        permits Having,
+                Numbers,
+                Mentioning,
+                Entries,
+                OnDays,
+                Between,
+                Closed,
+                Timed,
+                Dates,
+                Seats,
+                ClearOf,
+                OffRecord,
+                Not {
 
     /** What it is about; a brief has at most one condition about each topic. */
     Topic topic();
@@ -28,61 +44,22 @@ public sealed interface Condition permits CourseCondition, SectionCondition, Set
 
     /** How it reads turned round. */
     default Phrase notPhrase(Wording wording) {
-        Phrase phrase = phrase(wording);
-        return phrase.lead().isEmpty()
-                ? new Phrase("", "not " + phrase.text())
-                : new Phrase("not " + phrase.lead(), phrase.text());
+        return phrase(wording).denied();
     }
 
     /** How it is written in an address: value by parameter, in order. */
     Map<String, String> parameters();
 
-    /** What a condition is about, in the order in which a brief tells and an account subtracts. */
-    enum Topic implements Coded {
-        SUBJECT,
-        DEPARTMENT,
-        PROGRAMME,
-        NUMBER,
-        WORDS,
-        ENTRY,
-        LEVEL,
-        CREDITS,
-        KIND,
-        INSTRUCTOR,
-        CAMPUS,
-        BUILDING,
-        DAYS,
-        TIMES,
-        CLOSED,
-        UNTIMED,
-        SPAN,
-        DATES,
-        DELIVERY,
-        LANGUAGE,
-        REQUIREMENT,
-        MATERIALS,
-        SEATS,
-        STATUS,
-        PLAN,
-        RECORD
+    /** How {@code candidate}, for which it does not hold, falls short of it. */
+    Shortfall shortfall(Candidate candidate);
+
+    /** How {@code candidate} falls short of it turned round. */
+    default Shortfall notShortfall(Candidate candidate) {
+        return Shortfall.whole(Unit.CONDITION, wording -> phrase(wording).whole());
     }
 
-    /**
-     * A clause in words, as in "at" and "Tidewall or Upper Fell".
-     *
-     * @param lead what leads to it in a list; may be empty
-     */
-    record Phrase(String lead, String text) {
-
-        /** The clause with what leads to it: "at Tidewall or Upper Fell". */
-        public String whole() {
-            return lead.isEmpty() ? text : lead + " " + text;
-        }
-
-        /** The clause standing alone, with a capital: "At Tidewall or Upper Fell". */
-        public String standingAlone() {
-            String whole = whole();
-            return Character.toUpperCase(whole.charAt(0)) + whole.substring(1);
-        }
+    /** A unit of which every shortfall is at least one; minutes, the least of all, where nothing better is known. */
+    default Unit leastShortfall() {
+        return Unit.MINUTE;
     }
 }

@@ -1,9 +1,7 @@
 package ample.ledger.core.browse;
 
-import ample.ledger.core.calendar.WeekHours;
 import java.time.DayOfWeek;
 import java.util.Arrays;
-import java.util.BitSet;
 
 /**
  * How many sections meet in each half hour of each day of the week, on whatever dates: of those that fit, and of those that
@@ -13,8 +11,6 @@ public final class Density {
 
     /** Half hours of a day. */
     public static final int HALF_HOURS = 48;
-
-    private static final int CELLS = WeekHours.CELLS_A_DAY / HALF_HOURS;
 
     private final int[] fitting;
     private final int[] open;
@@ -55,13 +51,6 @@ public final class Density {
             }
         }
         return counts;
-    }
-
-    /** The half hours of the week that share a minute with {@code hours}, counted from Monday 0:00; ascending. */
-    static int[] halfHours(WeekHours hours) {
-        BitSet halves = new BitSet();
-        hours.cells().forEach(cell -> halves.set(cell / CELLS));
-        return halves.stream().toArray();
     }
 
     /**

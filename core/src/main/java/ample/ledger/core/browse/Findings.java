@@ -1,6 +1,5 @@
 package ample.ledger.core.browse;
 
-import ample.ledger.core.browse.Condition.Topic;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Section;
 import java.util.ArrayList;
@@ -30,9 +29,18 @@ public final class Findings {
     private final CandidateSet[] from;
     private final SectionSet sections;
 
-    /** Cost: three passes over a bitmap for each condition, beside what the conditions themselves cost. */
-    Findings(Brief brief, Moment moment) {
-        this(brief, brief.conditions(), moment);
+    /** The answer of this moment. Cost: three passes over a bitmap for each condition, beside what the conditions cost. */
+    public static Findings of(TermIndex index, Brief brief) {
+        return new Findings(brief, brief.conditions(), index.now());
+    }
+
+    /** How many sections fit {@code brief}. */
+    public static int count(TermIndex index, Brief brief) {
+        Moment moment = index.now();
+        return brief.conditions().stream()
+                .map(condition -> condition.in(moment))
+                .reduce(index.layout().all(), CandidateSet::and)
+                .size();
     }
 
     private Findings(Brief brief, List<Condition> conditions, Moment moment) {

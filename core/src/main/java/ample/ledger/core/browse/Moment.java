@@ -4,6 +4,6 @@ package ample.ledger.core.browse;
 public record Moment(TermIndex index, SeatView seats) {
 
     FacetIndex facet(Facet facet) {
-        return facet == SetFacet.STATUS ? seats.statuses() : index.facet(facet);
+        return facet == Facet.STATUS ? seats.statuses() : index.facet(facet);
     }
 }

@@ -13,7 +13,7 @@ final class NearMisses {
     private final Wording wording;
 
     /** Nearest first, then in the order of the brief, then of the schedule. */
-    private record Rank(int weight, Condition.Topic topic, int section) implements Comparable<Rank> {
+    private record Rank(int weight, Topic topic, int section) implements Comparable<Rank> {
 
         private static final Comparator<Rank> ORDER =
                 Comparator.comparingInt(Rank::weight).thenComparing(Rank::topic).thenComparingInt(Rank::section);
@@ -52,13 +52,13 @@ final class NearMisses {
     private void addFailingOnly(Condition condition, PriorityQueue<Found> nearest, int most) {
         Candidates layout = moment.index().layout();
         CandidateSet besides = findings.besides(condition.topic());
-        int least = Shortfalls.leastWeight(condition);
+        int least = condition.leastShortfall().weight(1);
         for (int section : besides.sections().toArray()) {
             Rank best = new Rank(least, condition.topic(), section);
             if (isNearer(best, nearest, most) && !findings.candidates().containsSection(section)) {
                 Shortfall shortfall = layout.ofSection(section)
                         .filter(besides::contains)
-                        .mapToObj(position -> measure(condition, section, position))
+                        .mapToObj(position -> condition.shortfall(new Candidate(moment, position)))
                         .min(Comparator.comparingInt(Shortfall::weight))
                         .orElseThrow();
                 Rank rank = new Rank(shortfall.weight(), condition.topic(), section);
@@ -74,14 +74,6 @@ final class NearMisses {
 
     private static boolean isNearer(Rank rank, PriorityQueue<Found> nearest, int most) {
         return nearest.size() < most || rank.compareTo(nearest.element().rank()) < 0;
-    }
-
-    private Shortfall measure(Condition condition, int section, int position) {
-        int[] members = moment.index().layout().setAt(position);
-        if (condition instanceof SetCondition.Seats seats) {
-            return new SeatShortfalls(moment.seats(), section, members).of(seats);
-        }
-        return new Shortfalls(moment, section, members).of(condition);
     }
 
     private NearMiss nearMiss(Found found) {

@@ -16,7 +16,8 @@ import java.util.Map;
 public record Not(Condition of) implements Condition {
 
     /** The parameter that lists the topics turned round. */
-    static final String PARAMETER = "not";
+    static final Parameter PARAMETER =
+            new Parameter("not", "Conditions that are turned round, by their names", "campus,days");
 
     public Not {
         if (of instanceof Not) {
@@ -44,11 +45,21 @@ public record Not(Condition of) implements Condition {
         return of.notPhrase(wording);
     }
 
+    @Override
+    public Unit leastShortfall() {
+        return Unit.VALUE;
+    }
+
+    @Override
+    public Shortfall shortfall(Candidate candidate) {
+        return of.notShortfall(candidate);
+    }
+
     /** The parameters of the condition, and its topic under {@link #PARAMETER}. */
     @Override
     public Map<String, String> parameters() {
         Map<String, String> parameters = new LinkedHashMap<>(of.parameters());
-        parameters.put(PARAMETER, topic().code());
+        parameters.put(PARAMETER.name(), topic().code());
         return Collections.unmodifiableMap(parameters);
     }
 }

@@ -24,7 +24,7 @@ public record NotOffered(Course course, Optional<Schedule> last, List<Schedule> 
 
     /** @param known the terms to look in, of any institution */
     public static List<NotOffered> of(Brief brief, Schedule term, Collection<Schedule> known) {
-        return brief.condition(CourseCondition.Numbers.class).stream()
+        return brief.condition(Numbers.class).stream()
                 .flatMap(condition -> condition.numbers().stream())
                 .filter(number -> number.low() == number.high())
                 .flatMap(number -> term.courses().stream().filter(course -> number.matches(course.code())))

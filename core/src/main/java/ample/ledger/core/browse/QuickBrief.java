@@ -26,7 +26,7 @@ final class QuickBrief {
     private final Set<EntryNumber> entries = new TreeSet<>();
     private Days days = Days.NONE;
     private Days refusedDays = Days.NONE;
-    private SetCondition.DayRule rule = SetCondition.DayRule.ONLY;
+    private OnDays.Rule rule = OnDays.Rule.ONLY;
     private Optional<LocalTime> from = Optional.empty();
     private Optional<LocalTime> to = Optional.empty();
     private Optional<LocalDate> starts = Optional.empty();
@@ -66,7 +66,7 @@ final class QuickBrief {
         }
     }
 
-    void rule(SetCondition.DayRule how) {
+    void rule(OnDays.Rule how) {
         rule = how;
     }
 
@@ -105,29 +105,28 @@ final class QuickBrief {
     Brief brief() {
         List<Condition> conditions = new ArrayList<>();
         courses(conditions);
-        for (Facet facet : Facet.all()) {
+        for (Facet facet : Facet.values()) {
             values(facet).ifPresent(conditions::add);
         }
         if (!words.isEmpty()) {
-            conditions.add(new CourseCondition.Words(String.join(" ", words)));
+            conditions.add(new Mentioning(String.join(" ", words)));
         }
         if (!entries.isEmpty()) {
-            conditions.add(new SectionCondition.Entries(entries));
+            conditions.add(new Entries(entries));
         }
         onDays().ifPresent(conditions::add);
         boolean backwards = from.isPresent() && to.isPresent() && !from.get().isBefore(to.get());
         if (from.isPresent() || to.isPresent()) {
             // "after 3 before 9" leaves no time; the later thing said of the end of a day is let go.
-            conditions.add(new SetCondition.Between(from, backwards ? Optional.empty() : to));
+            conditions.add(new Between(from, backwards ? Optional.empty() : to));
         }
-        timed.map(only -> only ? new SetCondition.Timed() : new Not(new SetCondition.Timed()))
-                .ifPresent(conditions::add);
+        timed.map(only -> only ? new Timed() : new Not(new Timed())).ifPresent(conditions::add);
         boolean never = starts.isPresent() && ends.isPresent() && starts.get().isAfter(ends.get());
         if (starts.isPresent() || ends.isPresent() || weeks.isPresent()) {
-            conditions.add(new SetCondition.Dates(starts, never ? Optional.empty() : ends, weeks));
+            conditions.add(new Dates(starts, never ? Optional.empty() : ends, weeks));
         }
         if (seats > 0 || waiting.isPresent()) {
-            conditions.add(new SetCondition.Seats(seats, waiting));
+            conditions.add(new Seats(seats, waiting));
         }
         return new Brief(conditions);
     }
@@ -135,13 +134,13 @@ final class QuickBrief {
     /** Numbers, and subjects as numbers of any kind where some numbers are of a subject: "glac 240, tide". */
     private void courses(List<Condition> conditions) {
         boolean named = numbers.stream().anyMatch(number -> !number.subject().isEmpty());
-        Set<String> subjects = wanted.getOrDefault(CourseFacet.SUBJECT, Set.of());
+        Set<String> subjects = wanted.getOrDefault(Facet.SUBJECT, Set.of());
         if (named) {
             subjects.forEach(subject -> numbers.add(NumberPattern.any(subject.toLowerCase(Locale.ROOT))));
-            wanted.remove(CourseFacet.SUBJECT);
+            wanted.remove(Facet.SUBJECT);
         }
         if (!numbers.isEmpty()) {
-            conditions.add(new CourseCondition.Numbers(numbers));
+            conditions.add(new Numbers(numbers));
         }
     }
 
@@ -152,18 +151,16 @@ final class QuickBrief {
             codes.removeAll(no);
         }
         if (!codes.isEmpty()) {
-            return Optional.of(facet.having(codes, matches.getOrDefault(facet, Facet.Match.ANY)));
+            return Optional.of(new Having(facet, codes, matches.getOrDefault(facet, Facet.Match.ANY)));
         }
-        return no.isEmpty() ? Optional.empty() : Optional.of(new Not(facet.having(no, Facet.Match.ANY)));
+        return no.isEmpty() ? Optional.empty() : Optional.of(new Not(Having.any(facet, no)));
     }
 
     private Optional<Condition> onDays() {
         Days left = new Days(days.mask() & ~refusedDays.mask());
         if (!left.isEmpty()) {
-            return Optional.of(new SetCondition.OnDays(rule, left));
+            return Optional.of(new OnDays(rule, left));
         }
-        return refusedDays.isEmpty()
-                ? Optional.empty()
-                : Optional.of(new SetCondition.OnDays(SetCondition.DayRule.NONE, refusedDays));
+        return refusedDays.isEmpty() ? Optional.empty() : Optional.of(new OnDays(OnDays.Rule.NONE, refusedDays));
     }
 }

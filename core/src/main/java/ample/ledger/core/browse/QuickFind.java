@@ -1,6 +1,5 @@
 package ample.ledger.core.browse;
 
-import ample.ledger.core.browse.Condition.Topic;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

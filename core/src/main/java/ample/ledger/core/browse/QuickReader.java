@@ -1,6 +1,5 @@
 package ample.ledger.core.browse;
 
-import ample.ledger.core.browse.Condition.Topic;
 import ample.ledger.core.calendar.DateRange;
 import ample.ledger.core.calendar.Days;
 import ample.ledger.core.schedule.EntryNumber;
@@ -98,7 +97,7 @@ final class QuickReader {
     }
 
     private Optional<String> subject(String word) {
-        return vocabulary.value(CourseFacet.SUBJECT, word).map(known -> word);
+        return vocabulary.value(Facet.SUBJECT, word).map(known -> word);
     }
 
     private boolean isClock(int at) {
@@ -174,7 +173,7 @@ final class QuickReader {
                     Optional<QuickWords.Meaning> meaning = words.meaning(phrase(from, count));
                     if (meaning.isPresent()) {
                         brief.values(meaning.get().facet(), meaning.get().codes(), not);
-                        return taken(skipped + count, meaning.get().facet().topic());
+                        return taken(skipped + count, Topic.of(meaning.get().facet()));
                     }
                 }
             }
@@ -308,12 +307,12 @@ final class QuickReader {
     /** "mon wed", "monday", "MWF", "TTh", "TR", "weekdays", "mon or wed", "any of mon tue", "all of mon wed". */
     private Optional<Taken> days(int at, boolean not) {
         int lead = 0;
-        Optional<SetCondition.DayRule> rule = Optional.empty();
+        Optional<OnDays.Rule> rule = Optional.empty();
         if (Set.of("only", "any", "all", "both", "either").contains(word(at))) {
             rule = switch (word(at)) {
-                case "only" -> Optional.of(SetCondition.DayRule.ONLY);
-                case "any", "either" -> Optional.of(SetCondition.DayRule.ANY);
-                default -> Optional.of(SetCondition.DayRule.ALL);
+                case "only" -> Optional.of(OnDays.Rule.ONLY);
+                case "any", "either" -> Optional.of(OnDays.Rule.ANY);
+                default -> Optional.of(OnDays.Rule.ALL);
             };
             lead++;
         }
@@ -339,7 +338,7 @@ final class QuickReader {
         brief.days(days, not);
         rule.ifPresent(brief::rule);
         if (or && rule.isEmpty() && !not) {
-            brief.rule(SetCondition.DayRule.ANY);
+            brief.rule(OnDays.Rule.ANY);
         }
         return taken(next - at, Topic.DAYS);
     }
@@ -392,7 +391,7 @@ final class QuickReader {
             Brief read = BriefAddress.read(Map.of("credits", List.of(word(at))), vocabulary)
                     .brief();
             if (!read.isEmpty()) {
-                brief.values(CourseFacet.CREDITS, read.codes(CourseFacet.CREDITS), false);
+                brief.values(Facet.CREDITS, read.codes(Facet.CREDITS), false);
                 return taken(2, Topic.CREDITS);
             }
         }
@@ -438,8 +437,8 @@ final class QuickReader {
     }
 
     private Optional<Taken> level(int number, int count) {
-        Optional<Facet.Value> known = vocabulary.value(CourseFacet.LEVEL, String.valueOf(number));
-        known.ifPresent(level -> brief.values(CourseFacet.LEVEL, Set.of(level.code()), false));
+        Optional<Facet.Value> known = vocabulary.value(Facet.LEVEL, String.valueOf(number));
+        known.ifPresent(level -> brief.values(Facet.LEVEL, Set.of(level.code()), false));
         return known.flatMap(level -> taken(count, Topic.LEVEL));
     }
 

@@ -67,28 +67,28 @@ final class QuickWords {
     record Meaning(Facet facet, Set<String> codes) {}
 
     QuickWords(Vocabulary vocabulary) {
-        for (Facet facet : Facet.all()) {
+        for (Facet facet : Facet.values()) {
             for (Facet.Value value : vocabulary.values(facet)) {
-                boolean numeric = facet == CourseFacet.LEVEL || facet == CourseFacet.CREDITS;
-                if (!numeric && !value.code().equals(SectionFacet.TO_BE_ANNOUNCED) && facet != SetFacet.STATUS) {
+                boolean numeric = facet == Facet.LEVEL || facet == Facet.CREDITS;
+                if (!numeric && !value.code().equals(Facet.TO_BE_ANNOUNCED) && facet != Facet.STATUS) {
                     phrase(value.name(), facet, Set.of(value.code()));
                     phrase(value.code(), facet, Set.of(value.code()));
                     phrase(value.code().replace('-', ' '), facet, Set.of(value.code()));
-                    if (facet == SectionFacet.KIND) {
+                    if (facet == Facet.KIND) {
                         phrase(value.name() + "s", facet, Set.of(value.code()));
                     }
                 }
             }
         }
-        phrase("online", SetFacet.DELIVERY, Set.of("online-timed", "online-untimed"));
-        phrase("in person", SetFacet.DELIVERY, Set.of("on-site"));
-        phrase("asynchronous", SetFacet.DELIVERY, Set.of("online-untimed"));
-        phrase("synchronous", SetFacet.DELIVERY, Set.of("online-timed"));
-        phrase("free materials", SetFacet.MATERIALS, Set.of("free"));
-        phrase("free books", SetFacet.MATERIALS, Set.of("free"));
-        phrase("full", SetFacet.STATUS, Set.of("full", "full-waitlist-open"));
-        phrase("cancelled", SetFacet.STATUS, Set.of("cancelled"));
-        phrase("waitlist open", SetFacet.STATUS, Set.of("full-waitlist-open"));
+        phrase("online", Facet.DELIVERY, Set.of("online-timed", "online-untimed"));
+        phrase("in person", Facet.DELIVERY, Set.of("on-site"));
+        phrase("asynchronous", Facet.DELIVERY, Set.of("online-untimed"));
+        phrase("synchronous", Facet.DELIVERY, Set.of("online-timed"));
+        phrase("free materials", Facet.MATERIALS, Set.of("free"));
+        phrase("free books", Facet.MATERIALS, Set.of("free"));
+        phrase("full", Facet.STATUS, Set.of("full", "full-waitlist-open"));
+        phrase("cancelled", Facet.STATUS, Set.of("cancelled"));
+        phrase("waitlist open", Facet.STATUS, Set.of("full-waitlist-open"));
         suggestions(vocabulary);
     }
 
@@ -114,13 +114,13 @@ final class QuickWords {
     Optional<Meaning> meaning(String plain) {
         return Optional.ofNullable(phrases.get(plain))
                 .map(meanings -> meanings.stream()
-                        .min(Comparator.comparing((Meaning meaning) -> meaning.facet() == CourseFacet.DEPARTMENT)
-                                .thenComparing(meaning -> meaning.facet().topic()))
+                        .min(Comparator.comparing((Meaning meaning) -> meaning.facet() == Facet.DEPARTMENT)
+                                .thenComparing(meaning -> Topic.of(meaning.facet())))
                         .orElseThrow());
     }
 
     private void suggestions(Vocabulary vocabulary) {
-        for (Facet.Value subject : vocabulary.values(CourseFacet.SUBJECT)) {
+        for (Facet.Value subject : vocabulary.values(Facet.SUBJECT)) {
             offer(
                     QuickFind.Kind.SUBJECT,
                     subject.code() + " " + subject.name(),

@@ -25,12 +25,12 @@ public record SeasonFindings(List<Findings> terms) {
     /** What {@code indexes} answer. */
     public static SeasonFindings of(List<TermIndex> indexes, Brief brief) {
         return new SeasonFindings(
-                indexes.stream().map(index -> index.find(brief)).toList());
+                indexes.stream().map(index -> Findings.of(index, brief)).toList());
     }
 
     /** How many sections of these terms fit {@code brief}. */
     public static int count(List<TermIndex> indexes, Brief brief) {
-        return indexes.stream().mapToInt(index -> index.count(brief)).sum();
+        return indexes.stream().mapToInt(index -> Findings.count(index, brief)).sum();
     }
 
     public Brief brief() {

@@ -82,7 +82,7 @@ final class SeatView {
         FacetIndex statuses = new FacetIndex(
                 layout,
                 Status.OF_SEATS.stream().map(Status::code).toList(),
-                section -> List.of(SetFacet.STATUS.codeOf(sections.get(section), accounts[section])),
+                section -> List.of(status(sections.get(section), accounts[section])),
                 true);
         return new SeatView(
                 ground,
@@ -91,6 +91,10 @@ final class SeatView {
                 SlicedColumn.of(layout, position -> leastOpen(ground, accounts, position)),
                 SlicedColumn.of(layout, position -> mostWaiting(ground, accounts, position)),
                 new ConcurrentHashMap<>());
+    }
+
+    private static String status(Section section, SeatAccount account) {
+        return Status.of(section, account).code();
     }
 
     private static int[][][] alternatives(Candidates layout, List<Section> sections) {
@@ -142,9 +146,7 @@ final class SeatView {
         return new SeatView(
                 ground,
                 now,
-                statuses.with(
-                        sections,
-                        section -> SetFacet.STATUS.codeOf(ground.sections().get(section), now[section])),
+                statuses.with(sections, section -> status(ground.sections().get(section), now[section])),
                 leastOpen.with(positions, position -> leastOpen(ground, now, position)),
                 mostWaiting.with(positions, position -> mostWaiting(ground, now, position)),
                 spread);

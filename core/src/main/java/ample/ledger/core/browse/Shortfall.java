@@ -1,6 +1,5 @@
 package ample.ledger.core.browse;
 
-import ample.ledger.core.browse.NearMiss.Unit;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Supplier;
@@ -19,7 +18,12 @@ record Shortfall(int distance, Unit unit, Function<Wording, String> sentence, Su
         return new Shortfall(1, unit, sentence, Optional::empty);
     }
 
+    /** The same sentence, saying that it is not the section itself, but only what it has to be taken with. */
+    static String whose(boolean byOthers, String sentence) {
+        return byOthers ? "with its companions " + sentence : sentence;
+    }
+
     int weight() {
-        return NearMiss.weight(distance, unit);
+        return unit.weight(distance);
     }
 }

@@ -1,6 +1,5 @@
 package ample.ledger.core.browse;
 
-import ample.ledger.core.browse.Condition.Topic;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
@@ -47,10 +46,10 @@ public record TermChange(Brief kept, List<Condition> dropped) {
 
     /** The values of a condition that are no longer among those asked for. */
     private static Optional<Condition> lost(Condition condition, Brief before, Brief after) {
-        return Facet.about(condition.topic()).flatMap(facet -> {
+        return condition.topic().facet().flatMap(facet -> {
             Set<String> codes = new TreeSet<>(before.codes(facet));
             codes.removeAll(after.codes(facet));
-            return codes.isEmpty() ? Optional.empty() : Optional.of(facet.having(codes, Facet.Match.ANY));
+            return codes.isEmpty() ? Optional.empty() : Optional.of(Having.any(facet, codes));
         });
     }
 }

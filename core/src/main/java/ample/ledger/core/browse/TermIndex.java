@@ -1,6 +1,5 @@
 package ample.ledger.core.browse;
 
-import ample.ledger.core.calendar.Days;
 import ample.ledger.core.calendar.WeekHours;
 import ample.ledger.core.reading.SeatAccount;
 import ample.ledger.core.schedule.Course;
@@ -9,7 +8,6 @@ import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.SeatPool;
 import ample.ledger.core.schedule.Section;
-import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -23,12 +21,14 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.TreeMap;
-import java.util.function.Function;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Predicate;
+import java.util.function.Supplier;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
 /**
- * One edition's sections, laid out so that a {@link Brief} is answered without looking at them one by one. Built once for
+ * One edition's sections, laid out so that a brief is answered without looking at them one by one. Built once for
  * each edition; immutable but for the seats.
  *
  * <p>Safe for any number of readers and one writer of seats: an answer is of one moment, and a change of seats shows in the
@@ -44,7 +44,7 @@ public final class TermIndex {
     private final LocalDate today;
     private final List<Section> sections;
     private final Candidates layout;
-    private final Map<Facet, FacetIndex> facets = new HashMap<>();
+    private final Map<Facet, FacetIndex> facets = new EnumMap<>(Facet.class);
     private final MeetingColumns meetings;
     private final MeetingColumns setMeetings;
     private final Timetable timetable;
@@ -53,8 +53,7 @@ public final class TermIndex {
     private final Map<CourseCode, int[]> sectionsOfCourse;
     private final Map<String, Integer> sectionOfEntry;
     private final CourseWords words;
-    private final Map<SetCondition.DayRule, List<CandidateSet>> onOneDay = new EnumMap<>(SetCondition.DayRule.class);
-    private final CandidateSet timed;
+    private final Map<Object, CandidateSet> kept = new ConcurrentHashMap<>();
     private final Map<Order, int[]> inOrder = new EnumMap<>(Order.class);
     private final Map<Order, int[]> ranks = new EnumMap<>(Order.class);
     private volatile SeatView seats;
@@ -79,18 +78,10 @@ public final class TermIndex {
         this.courses = ofCourse.keySet().stream()
                 .map(code -> schedule.course(code).orElseThrow())
                 .toList();
-        for (CourseFacet facet : CourseFacet.values()) {
-            facets.put(facet, index(facet, section -> facet.codesOf(section.course(), schedule)));
-        }
-        for (SectionFacet facet : SectionFacet.values()) {
-            facets.put(facet, index(facet, facet::codesOf));
-        }
         this.seats = SeatView.of(layout, sections, today);
-        for (SetFacet facet : SetFacet.values()) {
-            if (facet != SetFacet.STATUS) {
-                facets.put(
-                        facet,
-                        index(facet, section -> List.of(facet.codeOf(section, SeatAccount.of(section.pool(), today)))));
+        for (Facet facet : Facet.values()) {
+            if (facet != Facet.STATUS) {
+                facets.put(facet, index(facet));
             }
         }
         this.meetings = MeetingColumns.ofSections(layout, sections);
@@ -101,26 +92,17 @@ public final class TermIndex {
                 position ->
                         sections.get(layout.sectionAt(position)).course().code().digits());
         this.words = new CourseWords(courses);
-        Moment moment = new Moment(this, seats);
-        for (SetCondition.DayRule rule : SetCondition.DayRule.values()) {
-            onOneDay.put(
-                    rule,
-                    Arrays.stream(DayOfWeek.values())
-                            .map(day -> new SetCondition.OnDays(rule, Days.of(day)).in(moment))
-                            .toList());
-        }
-        this.timed = new SetCondition.Timed().in(moment);
         for (Order order : Order.values()) {
             order.comparator(schedule).ifPresent(fixed -> keep(order, fixed));
         }
     }
 
-    private FacetIndex index(Facet facet, Function<Section, List<String>> codesOf) {
+    private FacetIndex index(Facet facet) {
         return new FacetIndex(
                 layout,
                 vocabulary.values(facet).stream().map(Facet.Value::code).toList(),
-                section -> codesOf.apply(sections.get(section)),
-                facet instanceof SetFacet);
+                section -> facet.codesOf(sections.get(section), schedule, seats.account(section)),
+                facet.scope() == Facet.Scope.SET);
     }
 
     private void keep(Order order, Comparator<Section> fixed) {
@@ -156,18 +138,9 @@ public final class TermIndex {
         return today;
     }
 
-    /** The answer to {@code brief}, of this moment. */
-    public Findings find(Brief brief) {
-        return new Findings(brief, new Moment(this, seats));
-    }
-
-    /** How many sections fit {@code brief}. */
-    public int count(Brief brief) {
-        Moment moment = new Moment(this, seats);
-        return brief.conditions().stream()
-                .map(condition -> condition.in(moment))
-                .reduce(layout.all(), CandidateSet::and)
-                .size();
+    /** What it is at this moment. */
+    public Moment now() {
+        return new Moment(this, seats);
     }
 
     /**
@@ -215,22 +188,16 @@ public final class TermIndex {
         return setMeetings;
     }
 
-    /** What the condition on a single day holds for. */
-    CandidateSet onOneDay(SetCondition.DayRule rule, DayOfWeek day) {
-        return onOneDay.get(rule).get(day.getValue() - 1);
-    }
-
-    /** Those with a set time. */
-    CandidateSet timed() {
-        return timed;
+    /**
+     * The set of {@code key}, which seats do not change, worked out when it is first asked for. Only for the few that every answer
+     * asks for.
+     */
+    CandidateSet kept(Object key, Supplier<CandidateSet> found) {
+        return kept.computeIfAbsent(key, absent -> found.get());
     }
 
     Timetable timetable() {
         return timetable;
-    }
-
-    SeatAccount accountOf(Section section, SeatView view) {
-        return view.account(sectionOfEntry.get(section.entry().digits()));
     }
 
     /** The representative of every section in an order that seats do not change; null for one that they do. */
@@ -243,13 +210,15 @@ public final class TermIndex {
         return ranks.get(order);
     }
 
-    CandidateSet numbered(NumberPattern number) {
-        CandidateSet digits = numbers.atLeast(number.low()).and(numbers.atMost(number.high()));
-        boolean more = !number.subject().isEmpty() || !number.letters().isEmpty();
-        return more
-                ? digits.filter(position -> number.matches(
-                        sections.get(layout.sectionAt(position)).course().code()))
-                : digits;
+    /** The candidates of courses whose number, without letters, is one of these. */
+    CandidateSet numbered(int low, int high) {
+        return numbers.atLeast(low).and(numbers.atMost(high));
+    }
+
+    /** Those of {@code some} whose course is {@code wanted}. */
+    CandidateSet ofCourses(CandidateSet some, Predicate<CourseCode> wanted) {
+        return some.filter(position ->
+                wanted.test(sections.get(layout.sectionAt(position)).course().code()));
     }
 
     /** Whether some course has this word, as {@link CourseWords} finds words. */

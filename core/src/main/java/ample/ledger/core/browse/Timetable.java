@@ -23,6 +23,8 @@ import org.jspecify.annotations.Nullable;
  */
 final class Timetable {
 
+    private static final int CELLS_A_HALF_HOUR = 30 / WeekHours.MINUTES;
+
     private final Candidates layout;
     private final Overlaps overlaps;
     private final List<Timing> timings;
@@ -73,7 +75,7 @@ final class Timetable {
         this.days = schedule.sections().stream().map(Section::days).toArray(Days[]::new);
         this.timings = List.copyOf(known.keySet());
         this.shapes = List.copyOf(knownShapes.keySet());
-        this.halfHoursOf = shapes.stream().map(Density::halfHours).toArray(int[][]::new);
+        this.halfHoursOf = shapes.stream().map(Timetable::halfHours).toArray(int[][]::new);
         this.sectionsOf = sections.stream()
                 .map(some -> some.stream().mapToInt(Integer::intValue).toArray())
                 .toArray(int[][]::new);
@@ -177,6 +179,13 @@ final class Timetable {
     /** The different shapes of a week that sections have. */
     List<WeekHours> shapes() {
         return shapes;
+    }
+
+    /** The half hours of the week that share a minute with {@code hours}, counted from Monday 0:00; ascending. */
+    private static int[] halfHours(WeekHours hours) {
+        BitSet halves = new BitSet();
+        hours.cells().forEach(cell -> halves.set(cell / CELLS_A_HALF_HOUR));
+        return halves.stream().toArray();
     }
 
     /** The half hours of the week of the shape at {@code shape}. */

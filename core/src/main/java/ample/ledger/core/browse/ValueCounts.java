@@ -1,10 +1,8 @@
 package ample.ledger.core.browse;
 
-import ample.ledger.core.browse.Condition.Topic;
+import ample.ledger.core.calendar.Days;
 import java.time.DayOfWeek;
 import java.util.EnumMap;
-import java.util.HashMap;
-import java.util.List;
 import java.util.Map;
 
 /**
@@ -13,11 +11,8 @@ import java.util.Map;
  */
 public final class ValueCounts {
 
-    /** Every facet, looked up once. */
-    private static final List<Facet> FACETS = Facet.all();
-
     private final Moment moment;
-    private final Map<Facet, int[]> counts = new HashMap<>();
+    private final Map<Facet, int[]> counts = new EnumMap<>(Facet.class);
     private final Map<DayOfWeek, Integer> days = new EnumMap<>(DayOfWeek.class);
     private final int timed;
 
@@ -32,20 +27,22 @@ public final class ValueCounts {
         CandidateSet fitting = findings.candidates();
         SectionSet sections = findings.sections();
         CandidateSet besideUntimed = findings.besides(Topic.UNTIMED);
-        ValueCounts counts = new ValueCounts(moment, moment.index().timed().sizeOfAnd(besideUntimed));
-        for (Facet facet : FACETS) {
-            CandidateSet base = findings.besides(facet.topic());
+        ValueCounts counts = new ValueCounts(moment, kept(new Timed(), moment).sizeOfAnd(besideUntimed));
+        for (Facet facet : Facet.values()) {
+            CandidateSet base = findings.besides(Topic.of(facet));
             counts.counts.put(facet, moment.facet(facet).counts(base, base == fitting ? sections : base.sections()));
         }
-        SetCondition.DayRule rule = findings.brief()
-                .condition(SetCondition.OnDays.class)
-                .map(SetCondition.OnDays::rule)
-                .orElse(SetCondition.DayRule.ONLY);
+        OnDays.Rule rule =
+                findings.brief().condition(OnDays.class).map(OnDays::rule).orElse(OnDays.Rule.ONLY);
         CandidateSet besideDays = findings.besides(Topic.DAYS);
         for (DayOfWeek day : DayOfWeek.values()) {
-            counts.days.put(day, moment.index().onOneDay(rule, day).sizeOfAnd(besideDays));
+            counts.days.put(day, kept(new OnDays(rule, Days.of(day)), moment).sizeOfAnd(besideDays));
         }
         return counts;
+    }
+
+    private static CandidateSet kept(Condition condition, Moment moment) {
+        return moment.index().kept(condition, () -> condition.in(moment));
     }
 
     /** Each value of {@code facet} with its count, in the order to show them, those that would give nothing among them. */

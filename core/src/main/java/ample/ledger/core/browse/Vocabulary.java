@@ -8,10 +8,11 @@ import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
 import java.math.BigDecimal;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.Collections;
 import java.util.Comparator;
-import java.util.HashMap;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -28,12 +29,12 @@ import java.util.stream.Stream;
 public final class Vocabulary {
 
     private final List<Schedule> schedules;
-    private final Map<Facet, List<Facet.Value>> values = new HashMap<>();
+    private final Map<Facet, List<Facet.Value>> values = new EnumMap<>(Facet.class);
     private final Map<CourseCode, Course> courses = new LinkedHashMap<>();
 
     private Vocabulary(List<Schedule> schedules) {
         this.schedules = List.copyOf(schedules);
-        Facet.all().forEach(facet -> values.put(facet, union(facet)));
+        Arrays.stream(Facet.values()).forEach(facet -> values.put(facet, union(facet)));
         schedules.forEach(schedule -> schedule.courses().forEach(course -> courses.putIfAbsent(course.code(), course)));
     }
 
@@ -63,12 +64,12 @@ public final class Vocabulary {
 
     /** The order of a facet whose values are sorted, so that those of several schedules are sorted together. */
     private static Optional<Comparator<Facet.Value>> order(Facet facet) {
-        if (facet == CourseFacet.LEVEL || facet == CourseFacet.CREDITS) {
+        if (facet == Facet.LEVEL || facet == Facet.CREDITS) {
             return Optional.of(Comparator.comparing(value -> new BigDecimal(value.code())));
         }
-        return facet == SectionFacet.INSTRUCTOR || facet == SectionFacet.BUILDING
+        return facet == Facet.INSTRUCTOR || facet == Facet.BUILDING
                 ? Optional.of(
-                        Comparator.comparing((Facet.Value value) -> value.code().equals(SectionFacet.TO_BE_ANNOUNCED))
+                        Comparator.comparing((Facet.Value value) -> value.code().equals(Facet.TO_BE_ANNOUNCED))
                                 .thenComparing(Facet.Value::name))
                 : Optional.empty();
     }

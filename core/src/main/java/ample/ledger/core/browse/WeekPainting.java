@@ -1,10 +1,5 @@
 package ample.ledger.core.browse;
 
-import ample.ledger.core.browse.Condition.Topic;
-import ample.ledger.core.browse.SetCondition.Between;
-import ample.ledger.core.browse.SetCondition.Closed;
-import ample.ledger.core.browse.SetCondition.DayRule;
-import ample.ledger.core.browse.SetCondition.OnDays;
 import ample.ledger.core.calendar.ClockTime;
 import ample.ledger.core.calendar.Days;
 import ample.ledger.core.calendar.WeekHours;
@@ -33,7 +28,7 @@ public final class WeekPainting {
     private WeekPainting(Brief brief) {
         this.brief = brief;
         this.days = brief.condition(OnDays.class)
-                .filter(condition -> condition.rule() == DayRule.ONLY || condition.rule() == DayRule.NONE);
+                .filter(condition -> condition.rule() == OnDays.Rule.ONLY || condition.rule() == OnDays.Rule.NONE);
         this.times = brief.condition(Between.class);
     }
 
@@ -91,8 +86,8 @@ public final class WeekPainting {
         return rest.isEmpty() ? said : said.with(new Closed(rest));
     }
 
-    private static Optional<OnDays> onDays(DayRule rule, Days open) {
-        Days named = rule == DayRule.ONLY ? open : new Days(Days.ALL.mask() & ~open.mask());
+    private static Optional<OnDays> onDays(OnDays.Rule rule, Days open) {
+        Days named = rule == OnDays.Rule.ONLY ? open : new Days(Days.ALL.mask() & ~open.mask());
         boolean sayable = !open.isEmpty() && !open.equals(Days.ALL);
         return sayable ? Optional.of(new OnDays(rule, named)) : Optional.empty();
     }
@@ -105,7 +100,7 @@ public final class WeekPainting {
 
     private static WeekHours closedBy(OnDays condition) {
         return Arrays.stream(DayOfWeek.values())
-                .filter(day -> condition.days().contains(day) == (condition.rule() == DayRule.NONE))
+                .filter(day -> condition.days().contains(day) == (condition.rule() == OnDays.Rule.NONE))
                 .map(WeekPainting::day)
                 .reduce(WeekHours.NONE, WeekHours::plus);
     }

@@ -74,6 +74,11 @@ public record Days(int mask) {
         return new Days(mask | others.mask);
     }
 
+    /** Those that are not among {@code others}. */
+    public Days minus(Days others) {
+        return new Days(mask & ~others.mask);
+    }
+
     public Days and(Days others) {
         return new Days(mask & others.mask);
     }

@@ -138,8 +138,7 @@ class CandidateSetTest {
                         .build());
 
         assertThat(Candidates.of(schedule).all().isEmpty()).isTrue();
-        assertThat(new TermIndex(schedule, Schedules.TODAY)
-                        .find(Brief.EVERYTHING)
+        assertThat(Findings.of(new TermIndex(schedule, Schedules.TODAY), Brief.EVERYTHING)
                         .account())
                 .isEqualTo(new RunningAccount(2, 2, List.of(), 0));
     }

@@ -4,10 +4,6 @@ import static ample.ledger.core.fixtures.SectionBuilder.days;
 import static ample.ledger.core.fixtures.SectionBuilder.section;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import ample.ledger.core.browse.SetCondition.Between;
-import ample.ledger.core.browse.SetCondition.DayRule;
-import ample.ledger.core.browse.SetCondition.OnDays;
-import ample.ledger.core.browse.SetCondition.Seats;
 import ample.ledger.core.calendar.DateRange;
 import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.core.fixtures.SectionBuilder;
@@ -41,10 +37,10 @@ class CompleteSetsTest {
                 lab("a").meets("Fri", "9:00-10:50").build(),
                 lab("b").meets("Mon", "14:00-15:50").build());
 
-        assertThat(codes(index, new OnDays(DayRule.ONLY, days("Mon Wed")))).containsExactly("L", "b");
-        assertThat(codes(index, new OnDays(DayRule.ONLY, days("Mon Wed")), until("12:00")))
+        assertThat(codes(index, new OnDays(OnDays.Rule.ONLY, days("Mon Wed")))).containsExactly("L", "b");
+        assertThat(codes(index, new OnDays(OnDays.Rule.ONLY, days("Mon Wed")), until("12:00")))
                 .isEmpty();
-        assertThat(codes(index, new OnDays(DayRule.ANY, days("Fri")))).containsExactly("a");
+        assertThat(codes(index, new OnDays(OnDays.Rule.ANY, days("Fri")))).containsExactly("a");
     }
 
     @Test
@@ -55,9 +51,8 @@ class CompleteSetsTest {
                 lab("b").meets("Tue", "9:30-10:50").at(FELL).build());
 
         assertThat(codes(index)).containsExactly("L", "b");
-        assertThat(index.find(Brief.EVERYTHING).account().incomplete()).isEqualTo(1);
-        assertThat(codes(index, SetFacet.CAMPUS.having(Set.of("tidewall"), Facet.Match.ANY)))
-                .isEmpty();
+        assertThat(Findings.of(index, Brief.EVERYTHING).account().incomplete()).isEqualTo(1);
+        assertThat(codes(index, Having.any(Facet.CAMPUS, Set.of("tidewall")))).isEmpty();
     }
 
     @Test
@@ -84,9 +79,8 @@ class CompleteSetsTest {
                 lab("a").meets("Tue", "9:00-9:50").build(),
                 discussion);
 
-        assertThat(codes(index, new OnDays(DayRule.NONE, days("Thu")))).isEmpty();
-        assertThat(codes(index, SectionFacet.KIND.having(Set.of("lab"), Facet.Match.ANY)))
-                .containsExactly("a");
+        assertThat(codes(index, new OnDays(OnDays.Rule.NONE, days("Thu")))).isEmpty();
+        assertThat(codes(index, Having.any(Facet.KIND, Set.of("lab")))).containsExactly("a");
     }
 
     /** Common practice, no source: three seats open and nobody waiting, which may be spread over the groups. */
@@ -111,7 +105,7 @@ class CompleteSetsTest {
                 lab("b").seats(10, 2, 0).meets("Fri", "9:00-9:50").build());
 
         assertThat(codes(index, new Seats(3, OptionalInt.empty()))).containsExactly("L", "b");
-        assertThat(codes(index, new Seats(3, OptionalInt.empty()), new OnDays(DayRule.NONE, days("Fri"))))
+        assertThat(codes(index, new Seats(3, OptionalInt.empty()), new OnDays(OnDays.Rule.NONE, days("Fri"))))
                 .isEmpty();
     }
 
@@ -125,8 +119,7 @@ class CompleteSetsTest {
                 .findFirst()
                 .orElseThrow();
         Section twin = index.schedule().twinsOf(one).get(0);
-        Brief open = Brief.of(
-                new SectionCondition.Entries(Set.of(one.entry(), twin.entry())), new Seats(1, OptionalInt.empty()));
+        Brief open = Brief.of(new Entries(Set.of(one.entry(), twin.entry())), new Seats(1, OptionalInt.empty()));
         int capacity = one.pool().capacity();
         AtomicBoolean done = new AtomicBoolean();
         ExecutorService readers = Executors.newFixedThreadPool(2);
@@ -134,7 +127,7 @@ class CompleteSetsTest {
                 .map(reader -> readers.submit(() -> {
                     boolean whole = true;
                     while (!done.get()) {
-                        Findings findings = index.find(open);
+                        Findings findings = Findings.of(index, open);
                         whole &= findings.size() != 1
                                 && findings.fitting().size()
                                         == findings.account().left();
@@ -151,7 +144,7 @@ class CompleteSetsTest {
             assertThat(answer.get()).isTrue();
         }
         readers.shutdown();
-        assertThat(index.find(open).size()).isZero();
+        assertThat(Findings.of(index, open).size()).isZero();
         assertThat(index.seatsOf(one.entry()).orElseThrow().open()).isZero();
     }
 
@@ -182,7 +175,7 @@ class CompleteSetsTest {
     }
 
     private static List<String> codes(TermIndex index, Condition... conditions) {
-        return index.find(Brief.of(conditions)).fitting().stream()
+        return Findings.of(index, Brief.of(conditions)).fitting().stream()
                 .map(Section::code)
                 .toList();
     }

@@ -4,11 +4,6 @@ import static ample.ledger.core.fixtures.SectionBuilder.days;
 import static ample.ledger.core.fixtures.SectionBuilder.section;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import ample.ledger.core.browse.SetCondition.Between;
-import ample.ledger.core.browse.SetCondition.DayRule;
-import ample.ledger.core.browse.SetCondition.OnDays;
-import ample.ledger.core.browse.SetCondition.Seats;
-import ample.ledger.core.browse.SetCondition.Timed;
 import ample.ledger.core.calendar.ClockTime;
 import ample.ledger.core.calendar.WeekHours;
 import ample.ledger.core.fixtures.Schedules;
@@ -29,7 +24,7 @@ class ConditionsTest {
 
     @Test
     void onlyMeansOnNoOtherDayNotEvenOnce() {
-        var only = new OnDays(DayRule.ONLY, days("Mon Wed"));
+        var only = new OnDays(OnDays.Rule.ONLY, days("Mon Wed"));
 
         assertThat(fits(MON_WED, only)).isTrue();
         assertThat(fits(section("RHET 101").meets("Mon", "9:00-10:20"), only)).isTrue();
@@ -44,7 +39,7 @@ class ConditionsTest {
 
     @Test
     void allMeansEveryOneOfThem() {
-        var all = new OnDays(DayRule.ALL, days("Mon Wed"));
+        var all = new OnDays(OnDays.Rule.ALL, days("Mon Wed"));
 
         assertThat(fits(MON_WED_FRI, all)).isTrue();
         assertThat(fits(section("RHET 101").meets("Mon", "9:00-10:20"), all)).isFalse();
@@ -52,7 +47,7 @@ class ConditionsTest {
 
     @Test
     void anyMeansAtLeastOne() {
-        var any = new OnDays(DayRule.ANY, days("Fri Sat"));
+        var any = new OnDays(OnDays.Rule.ANY, days("Fri Sat"));
 
         assertThat(fits(MON_WED_FRI, any)).isTrue();
         assertThat(fits(MON_WED, any)).isFalse();
@@ -60,8 +55,8 @@ class ConditionsTest {
 
     @Test
     void untimedSectionsStayUntilTheBriefLeavesThemOut() {
-        assertThat(fits(UNTIMED, new OnDays(DayRule.ONLY, days("Mon")))).isTrue();
-        assertThat(fits(UNTIMED, new OnDays(DayRule.ALL, days("Mon")))).isTrue();
+        assertThat(fits(UNTIMED, new OnDays(OnDays.Rule.ONLY, days("Mon")))).isTrue();
+        assertThat(fits(UNTIMED, new OnDays(OnDays.Rule.ALL, days("Mon")))).isTrue();
         assertThat(fits(UNTIMED, between("9:00", "10:00"))).isTrue();
         assertThat(fits(UNTIMED, new Timed())).isFalse();
         assertThat(fits(MON_WED, new Timed())).isTrue();
@@ -70,7 +65,7 @@ class ConditionsTest {
     /** Common practice, no source: such a search asks for sections that meet within those hours on those days. */
     @Test
     void mondayWednesdayFridayBetweenEightAndTwelve() {
-        var brief = Brief.of(new OnDays(DayRule.ONLY, days("Mon Wed Fri")), between("8:00", "12:00"));
+        var brief = Brief.of(new OnDays(OnDays.Rule.ONLY, days("Mon Wed Fri")), between("8:00", "12:00"));
 
         assertThat(fits(MON_WED_FRI, brief)).isTrue();
         assertThat(fits(MON_WED, brief)).isTrue();
@@ -107,7 +102,7 @@ class ConditionsTest {
 
     @Test
     void turnedRoundItKeepsWhatItWouldRemove() {
-        assertThat(fits(MON_WED, new Not(new OnDays(DayRule.ONLY, days("Mon")))))
+        assertThat(fits(MON_WED, new Not(new OnDays(OnDays.Rule.ONLY, days("Mon")))))
                 .isTrue();
         assertThat(fits(MON_WED, new Not(between("9:00", "11:00")))).isFalse();
         assertThat(fits(MON_WED, new Not(between("10:00", "11:00")))).isTrue();
@@ -117,8 +112,8 @@ class ConditionsTest {
         assertThat(fits(MON_WED, new Not(closed("mon:9:00-10:00")))).isTrue();
     }
 
-    private static SetCondition.Closed closed(String stretch) {
-        return new SetCondition.Closed(WeekHours.parse(stretch).orElseThrow());
+    private static Closed closed(String stretch) {
+        return new Closed(WeekHours.parse(stretch).orElseThrow());
     }
 
     @ParameterizedTest
@@ -134,8 +129,7 @@ class ConditionsTest {
         "24, GLAC 240d, false",
     })
     void numbersAreExactOrRanges(String number, String course, boolean fits) {
-        var condition =
-                new CourseCondition.Numbers(List.of(NumberPattern.parse(number).orElseThrow()));
+        var condition = new Numbers(List.of(NumberPattern.parse(number).orElseThrow()));
 
         assertThat(fits(section(course).meets("Mon", "9:00-10:00"), condition)).isEqualTo(fits);
     }
@@ -180,6 +174,6 @@ class ConditionsTest {
     }
 
     private static boolean fits(SectionBuilder section, Brief brief) {
-        return !Schedules.indexOf(section.build()).find(brief).fitting().isEmpty();
+        return !Findings.of(Schedules.indexOf(section.build()), brief).fitting().isEmpty();
     }
 }

@@ -37,7 +37,7 @@ class FindingsPropertyTest {
     record Case(Schedule schedule, TermIndex index, PlainReading plain, Brief brief) {
 
         Findings findings() {
-            return index.find(brief);
+            return Findings.of(index, brief);
         }
 
         @Override
@@ -112,21 +112,18 @@ class FindingsPropertyTest {
     void everyValueIsCountedWithTheOtherConditionsAsTheyAre(@ForAll("cases") Case each) {
         ValueCounts counts = each.findings().valueCounts();
 
-        for (Facet facet : Facet.all()) {
+        for (Facet facet : Facet.values()) {
             Map<String, Integer> expected = facet.values(each.schedule()).stream()
                     .collect(Collectors.toMap(
-                            Facet.Value::code,
-                            value -> size(each, facet.having(Set.of(value.code()), Facet.Match.ANY))));
+                            Facet.Value::code, value -> size(each, Having.any(facet, Set.of(value.code())))));
             assertThat(counts.of(facet)).as(facet.name()).isEqualTo(expected);
         }
-        SetCondition.DayRule rule = each.brief()
-                .condition(SetCondition.OnDays.class)
-                .map(SetCondition.OnDays::rule)
-                .orElse(SetCondition.DayRule.ONLY);
+        OnDays.Rule rule =
+                each.brief().condition(OnDays.class).map(OnDays::rule).orElse(OnDays.Rule.ONLY);
         for (DayOfWeek day : DayOfWeek.values()) {
-            assertThat(counts.of(day)).isEqualTo(size(each, new SetCondition.OnDays(rule, Days.of(day))));
+            assertThat(counts.of(day)).isEqualTo(size(each, new OnDays(rule, Days.of(day))));
         }
-        assertThat(counts.timed()).isEqualTo(size(each, new SetCondition.Timed()));
+        assertThat(counts.timed()).isEqualTo(size(each, new Timed()));
     }
 
     private static int size(Case each, Condition instead) {
@@ -138,10 +135,7 @@ class FindingsPropertyTest {
         Density density = each.findings().density();
         List<Section> fitting = each.plain().fitting(each.brief());
         List<Section> open = each.plain()
-                .fitting(each.brief()
-                        .without(Condition.Topic.DAYS)
-                        .without(Condition.Topic.TIMES)
-                        .without(Condition.Topic.CLOSED));
+                .fitting(each.brief().without(Topic.DAYS).without(Topic.TIMES).without(Topic.CLOSED));
         for (DayOfWeek day : List.of(DayOfWeek.MONDAY, DayOfWeek.THURSDAY, DayOfWeek.SATURDAY)) {
             for (int half = 16; half < 42; half++) {
                 assertThat(density.fitting(day, half)).isEqualTo(PlainReading.meeting(fitting, day, half));
@@ -155,7 +149,7 @@ class FindingsPropertyTest {
         List<Condition> shuffled = new ArrayList<>(each.brief().conditions());
         Collections.shuffle(shuffled, random);
 
-        RunningAccount account = new Findings(each.brief(), each.findings().moment()).account();
+        RunningAccount account = each.findings().account();
         RunningAccount other =
                 Findings.inOrder(shuffled, each.findings().moment()).account();
 
@@ -171,8 +165,7 @@ class FindingsPropertyTest {
     @Property(tries = 500, shrinking = ShrinkingMode.OFF)
     void addingAConditionNeverAddsASection(@ForAll("cases") Case each) {
         for (Condition condition : each.brief().conditions()) {
-            assertThat(each.index()
-                            .find(each.brief().without(condition.topic()))
+            assertThat(Findings.of(each.index(), each.brief().without(condition.topic()))
                             .fitting())
                     .containsAll(each.findings().fitting());
         }
@@ -202,18 +195,17 @@ class FindingsPropertyTest {
             each.plain().seatsNow(section.pool().code(), count);
         }
         for (Condition condition : List.of(
-                new SetCondition.Seats(3, OptionalInt.of(0)),
-                new SetCondition.Seats(1, OptionalInt.empty()),
-                SetFacet.STATUS.having(Set.of("open", "full"), Facet.Match.ANY),
-                new Not(SetFacet.STATUS.having(Set.of("open"), Facet.Match.ANY)))) {
-            assertThat(each.index().find(Brief.of(condition)).fitting())
+                new Seats(3, OptionalInt.of(0)),
+                new Seats(1, OptionalInt.empty()),
+                Having.any(Facet.STATUS, Set.of("open", "full")),
+                new Not(Having.any(Facet.STATUS, Set.of("open"))))) {
+            assertThat(Findings.of(each.index(), Brief.of(condition)).fitting())
                     .isEqualTo(each.plain().fitting(List.of(condition)));
         }
-        Map<String, Integer> statuses = SetFacet.STATUS.values(KERNEL).stream()
+        Map<String, Integer> statuses = Facet.STATUS.values(KERNEL).stream()
                 .collect(Collectors.toMap(
-                        Facet.Value::code,
-                        value -> size(each, SetFacet.STATUS.having(Set.of(value.code()), Facet.Match.ANY))));
-        assertThat(each.findings().valueCounts().of(SetFacet.STATUS)).isEqualTo(statuses);
+                        Facet.Value::code, value -> size(each, Having.any(Facet.STATUS, Set.of(value.code())))));
+        assertThat(each.findings().valueCounts().of(Facet.STATUS)).isEqualTo(statuses);
     }
 
     @Property(tries = 300, shrinking = ShrinkingMode.OFF)

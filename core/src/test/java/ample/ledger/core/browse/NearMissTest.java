@@ -3,7 +3,6 @@ package ample.ledger.core.browse;
 import static ample.ledger.core.fixtures.SectionBuilder.section;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import ample.ledger.core.browse.NearMiss.Unit;
 import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.core.fixtures.SectionBuilder;
 import ample.ledger.core.schedule.Campus;
@@ -64,8 +63,10 @@ class NearMissTest {
                         .build());
         Brief brief = read(asked, schedule);
 
-        NearMiss miss = new TermIndex(schedule, Schedules.TODAY)
-                .find(brief).nearMisses(9, Wording.of(schedule)).stream()
+        NearMiss miss =
+                Findings.of(new TermIndex(schedule, Schedules.TODAY), brief)
+                        .nearMisses(9, Wording.of(schedule))
+                        .stream()
                         .filter(each -> each.section().code().equals("T1"))
                         .findFirst()
                         .orElseThrow();
@@ -98,7 +99,7 @@ class NearMissTest {
                         .build());
         Brief brief = read("from=9:00&at=tidewall&seats=1", schedule);
 
-        assertThat(new TermIndex(schedule, Schedules.TODAY).find(brief).nearMisses(3, Wording.of(schedule)))
+        assertThat(Findings.of(new TermIndex(schedule, Schedules.TODAY), brief).nearMisses(3, Wording.of(schedule)))
                 .extracting(miss -> miss.section().entry().digits())
                 .containsExactly("104", "102", "101");
     }
@@ -119,8 +120,7 @@ class NearMissTest {
                         .companion("lab", Optional.of("40100"))
                         .build());
 
-        assertThat(new TermIndex(schedule, Schedules.TODAY)
-                        .find(read("days=only:mon", schedule))
+        assertThat(Findings.of(new TermIndex(schedule, Schedules.TODAY), read("days=only:mon", schedule))
                         .nearMisses(5, Wording.of(schedule)))
                 .extracting(NearMiss::sentence)
                 .containsExactly("with its companions also meets on Sat", "also meets on Sat");

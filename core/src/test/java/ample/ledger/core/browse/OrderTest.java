@@ -56,7 +56,7 @@ class OrderTest {
         "CAMPUS, 101 102 103 104 105",
     })
     void putsFirstWhatItSays(Order order, String entries) {
-        assertThat(INDEX.find(Brief.EVERYTHING).first(order, 10))
+        assertThat(Findings.of(INDEX, Brief.EVERYTHING).first(order, 10))
                 .extracting(section -> section.entry().digits())
                 .containsExactly(entries.split(" "));
     }

@@ -45,7 +45,7 @@ class QuickFindTest {
                 .extracting(QuickFind.Piece::text)
                 .containsExactly("glac 1xx", "wed", "after noon", "open");
         QuickFind.Reading without = FIND.read(reading.without(reading.pieces().get(1)));
-        assertThat(without.brief()).isEqualTo(reading.brief().without(Condition.Topic.DAYS));
+        assertThat(without.brief()).isEqualTo(reading.brief().without(Topic.DAYS));
     }
 
     @Test

@@ -49,13 +49,13 @@ class SeveralTermsTest {
     @Property(tries = 500, shrinking = ShrinkingMode.OFF)
     void aSeasonSaysWhatOneTermOfAllItsSectionsWouldSay(@ForAll("briefs") Brief brief) {
         SeasonFindings season = SeasonFindings.of(HALVES, brief);
-        Findings whole = WHOLE.find(brief);
+        Findings whole = Findings.of(WHOLE, brief);
 
         assertThat(season.size()).isEqualTo(whole.size());
         assertThat(season.account()).isEqualTo(whole.account());
         assertThat(season.waysBack()).isEqualTo(whole.waysBack());
         assertThat(SeasonFindings.count(HALVES, brief)).isEqualTo(whole.size());
-        for (Facet facet : Facet.all()) {
+        for (Facet facet : Facet.values()) {
             assertThat(season.valueCounts().of(facet))
                     .containsAllEntriesOf(whole.valueCounts().of(facet));
         }
@@ -71,7 +71,7 @@ class SeveralTermsTest {
     /** Of sections in both halves only clashes with a plan reach across. */
     @Provide
     Arbitrary<Brief> briefs() {
-        return RandomBriefs.of(KERNEL).map(brief -> brief.without(Condition.Topic.PLAN));
+        return RandomBriefs.of(KERNEL).map(brief -> brief.without(Topic.PLAN));
     }
 
     @Test
@@ -105,7 +105,7 @@ class SeveralTermsTest {
         Schedule before = term("before", 2030, List.of(tide, glac), List.of(glac, tide));
         Schedule longBefore = term("long-before", 2029, List.of(tide), List.of(tide));
         Schedule after = term("after", 2032, List.of(tide), List.of(tide));
-        Brief brief = Brief.of(new CourseCondition.Numbers(List.of(
+        Brief brief = Brief.of(new Numbers(List.of(
                 NumberPattern.parse("tide:214").orElseThrow(),
                 NumberPattern.parse("glac:120").orElseThrow(),
                 NumberPattern.parse("2xx").orElseThrow())));

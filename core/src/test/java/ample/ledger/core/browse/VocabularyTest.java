@@ -24,7 +24,7 @@ class VocabularyTest {
 
     @Test
     void everyValueOfEachCollegeIsThereOnceByItsCode() {
-        for (Facet facet : Facet.all()) {
+        for (Facet facet : Facet.values()) {
             List<String> codes =
                     BOTH.values(facet).stream().map(Facet.Value::code).toList();
             assertThat(codes).as(facet.toString()).doesNotHaveDuplicates();
@@ -40,8 +40,8 @@ class VocabularyTest {
 
     @Test
     void whatGoesByOneCodeUnderTwoNamesIsCalledByBoth() {
-        assertThat(BOTH.values(SetFacet.CAMPUS)).extracting(Facet.Value::code).contains("tidewall", "pans");
-        for (Facet facet : Facet.all()) {
+        assertThat(BOTH.values(Facet.CAMPUS)).extracting(Facet.Value::code).contains("tidewall", "pans");
+        for (Facet facet : Facet.values()) {
             for (Facet.Value value : BOTH.values(facet)) {
                 Set<String> names = names(facet, value.code());
                 assertThat(value.name()).isEqualTo(String.join(" / ", names));
@@ -59,21 +59,21 @@ class VocabularyTest {
 
     @Test
     void levelsAndCreditsAreInTheOrderOfTheirSizeAndPeopleInThatOfTheirNames() {
-        for (Facet facet : List.of(CourseFacet.LEVEL, CourseFacet.CREDITS)) {
+        for (Facet facet : List.of(Facet.LEVEL, Facet.CREDITS)) {
             assertThat(BOTH.values(facet))
                     .extracting(value -> new BigDecimal(value.code()))
                     .isSorted();
         }
-        assertThat(BOTH.values(SectionFacet.INSTRUCTOR))
-                .filteredOn(value -> !value.code().equals(SectionFacet.TO_BE_ANNOUNCED))
+        assertThat(BOTH.values(Facet.INSTRUCTOR))
+                .filteredOn(value -> !value.code().equals(Facet.TO_BE_ANNOUNCED))
                 .extracting(Facet.Value::name)
                 .isSorted();
-        assertThat(BOTH.values(SectionFacet.INSTRUCTOR).stream()
+        assertThat(BOTH.values(Facet.INSTRUCTOR).stream()
                         .map(Facet.Value::code)
                         .toList()
-                        .indexOf(SectionFacet.TO_BE_ANNOUNCED))
+                        .indexOf(Facet.TO_BE_ANNOUNCED))
                 .as("what is not known yet stands last")
-                .isEqualTo(BOTH.values(SectionFacet.INSTRUCTOR).size() - 1);
+                .isEqualTo(BOTH.values(Facet.INSTRUCTOR).size() - 1);
     }
 
     @Test

@@ -83,24 +83,23 @@ class WeekPaintingTest {
     void toCloseWhatIsClosedChangesNoAnswer(@ForAll("briefs") Brief brief) {
         Brief painted = WeekPainting.close(brief, WeekPainting.closed(brief));
 
-        assertThat(INDEX.find(painted).fitting()).containsAll(INDEX.find(brief).fitting());
-        Brief onlyPainted = painted.without(Condition.Topic.DAYS).without(Condition.Topic.TIMES);
+        assertThat(Findings.of(INDEX, painted).fitting())
+                .containsAll(Findings.of(INDEX, brief).fitting());
+        Brief onlyPainted = painted.without(Topic.DAYS).without(Topic.TIMES);
         WeekHours closed = WeekPainting.closed(brief);
         boolean sayable = !closed.isEmpty() && others(painted).equals(others(onlyPainted));
         if (sayable) {
-            assertThat(INDEX.find(onlyPainted.with(new SetCondition.Closed(closed)))
-                            .fitting())
-                    .containsAll(INDEX.find(painted).fitting());
+            assertThat(Findings.of(INDEX, onlyPainted.with(new Closed(closed))).fitting())
+                    .containsAll(Findings.of(INDEX, painted).fitting());
         }
     }
 
     private static List<Condition> others(Brief brief) {
         return brief.conditions().stream()
-                .filter(condition -> !(condition instanceof SetCondition.Closed)
-                        && !(condition instanceof SetCondition.Between)
-                        && !(condition instanceof SetCondition.OnDays days
-                                && (days.rule() == SetCondition.DayRule.ONLY
-                                        || days.rule() == SetCondition.DayRule.NONE)))
+                .filter(condition -> !(condition instanceof Closed)
+                        && !(condition instanceof Between)
+                        && !(condition instanceof OnDays days
+                                && (days.rule() == OnDays.Rule.ONLY || days.rule() == OnDays.Rule.NONE)))
                 .toList();
     }
 
@@ -109,8 +108,7 @@ class WeekPaintingTest {
     Arbitrary<Brief> briefs() {
         return RandomBriefs.of(KERNEL)
                 .filter(brief -> brief.conditions().stream()
-                        .noneMatch(
-                                condition -> condition instanceof Not && condition.topic() == Condition.Topic.CLOSED));
+                        .noneMatch(condition -> condition instanceof Not && condition.topic() == Topic.CLOSED));
     }
 
     @Provide

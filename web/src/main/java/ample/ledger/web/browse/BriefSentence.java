@@ -2,13 +2,15 @@ package ample.ledger.web.browse;
 
 import ample.ledger.core.browse.Brief;
 import ample.ledger.core.browse.Condition;
-import ample.ledger.core.browse.Condition.Topic;
 import ample.ledger.core.browse.Not;
-import ample.ledger.core.browse.SetCondition;
+import ample.ledger.core.browse.Phrase;
+import ample.ledger.core.browse.Timed;
+import ample.ledger.core.browse.Topic;
 import ample.ledger.core.browse.Wording;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -21,8 +23,12 @@ import org.jspecify.annotations.Nullable;
  */
 public record BriefSentence(List<Piece> pieces, Adding add) {
 
-    /** Topics that the sentence mentions even where the brief asks for nothing. */
-    private static final Set<Topic> ALWAYS = EnumSet.of(Topic.SUBJECT, Topic.CAMPUS, Topic.DAYS, Topic.TIMES);
+    /** What the sentence mentions even where the brief asks for nothing about it, and what it says then. */
+    private static final Map<Topic, String> ALWAYS = Map.of(
+            Topic.SUBJECT, "any subject",
+            Topic.CAMPUS, "any campus",
+            Topic.DAYS, "on any day",
+            Topic.TIMES, "at any time");
 
     /** Topics that close hours, so that it matters what happens to sections without any. */
     private static final Set<Topic> HOURS = EnumSet.of(Topic.DAYS, Topic.TIMES, Topic.CLOSED);
@@ -69,18 +75,18 @@ public record BriefSentence(List<Piece> pieces, Adding add) {
             String link = addresses.editing(view.edits(topic) ? "" : topic.code());
             if (topic == Topic.UNTIMED) {
                 untimed(brief, addresses).ifPresent(pieces::add);
-            } else if (condition.isPresent() || ALWAYS.contains(topic)) {
-                Optional<Condition.Phrase> phrase = condition.map(set -> set.phrase(wording));
+            } else if (condition.isPresent() || ALWAYS.containsKey(topic)) {
+                Optional<Phrase> phrase = condition.map(set -> set.phrase(wording));
                 pieces.add(new Piece(
                         "phrase-" + topic.code(),
                         lead(topic, phrase),
-                        phrase.map(Condition.Phrase::text).orElseGet(() -> unset(topic)),
+                        phrase.map(Phrase::text).orElseGet(() -> ALWAYS.get(topic)),
                         link,
-                        "Change: " + Editors.title(topic),
+                        "Change: " + editors.title(topic),
                         true,
                         view.edits(topic) ? editors.of(topic) : null));
             } else {
-                more.add(new Offered("add-" + topic.code(), Editors.title(topic), link));
+                more.add(new Offered("add-" + topic.code(), editors.title(topic), link));
                 adding = view.edits(topic) ? editors.of(topic) : adding;
             }
         }
@@ -103,36 +109,27 @@ public record BriefSentence(List<Piece> pieces, Adding add) {
                 said.isEmpty()
                         ? "keeping sections with no set time"
                         : only ? "only sections with no set time" : "leaving out sections with no set time",
-                addresses.to(said.isEmpty() ? brief.with(new SetCondition.Timed()) : brief.without(Topic.UNTIMED)),
+                addresses.to(said.isEmpty() ? brief.with(new Timed()) : brief.without(Topic.UNTIMED)),
                 said.isEmpty() ? "Leave them out instead" : "Keep all instead",
                 false,
                 null));
     }
 
-    private static String lead(Topic topic, Optional<Condition.Phrase> phrase) {
-        return switch (topic) {
-            case SUBJECT ->
-                phrase.filter(known -> known.lead().startsWith("not")).isPresent() ? "Show anything not in " : "Show ";
-            case CAMPUS ->
-                phrase.map(Condition.Phrase::lead).orElse("at").isEmpty()
-                        ? " "
-                        : " " + phrase.map(Condition.Phrase::lead).orElse("at") + " ";
-            case DAYS -> ", meeting ";
-            case TIMES -> " ";
-            default ->
-                phrase.filter(known -> !known.lead().isEmpty())
-                        .map(known -> ", " + known.lead() + " ")
-                        .orElse(", ");
-        };
-    }
-
-    private static String unset(Topic topic) {
-        return switch (topic) {
-            case SUBJECT -> "any subject";
-            case CAMPUS -> "any campus";
-            case DAYS -> "on any day";
-            case TIMES -> "at any time";
-            default -> "";
-        };
+    private static String lead(Topic topic, Optional<Phrase> phrase) {
+        String lead = phrase.map(Phrase::lead).orElse("");
+        if (topic == Topic.SUBJECT) {
+            return lead.startsWith("not") ? "Show anything not in " : "Show ";
+        }
+        if (topic == Topic.TIMES) {
+            return " ";
+        }
+        if (topic == Topic.CAMPUS) {
+            String at = phrase.isEmpty() ? "at" : lead;
+            return at.isEmpty() ? " " : " " + at + " ";
+        }
+        if (topic == Topic.DAYS) {
+            return ", meeting ";
+        }
+        return lead.isEmpty() ? ", " : ", " + lead + " ";
     }
 }

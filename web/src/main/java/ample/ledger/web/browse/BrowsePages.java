@@ -2,7 +2,7 @@ package ample.ledger.web.browse;
 
 import ample.ledger.core.browse.Brief;
 import ample.ledger.core.browse.Condition;
-import ample.ledger.core.browse.CourseFacet;
+import ample.ledger.core.browse.Facet;
 import ample.ledger.core.browse.Findings;
 import ample.ledger.core.browse.Order;
 import ample.ledger.core.browse.RunningAccount;
@@ -237,7 +237,7 @@ final class BrowsePages {
             return List.of();
         }
         Map<String, Integer> first = leaves.subjects();
-        return place.vocabulary().values(CourseFacet.SUBJECT).stream()
+        return place.vocabulary().values(Facet.SUBJECT).stream()
                 .filter(subject -> first.containsKey(subject.code()))
                 .map(subject -> new Choice(
                         subject.code(),

@@ -1,15 +1,13 @@
 package ample.ledger.web.browse;
 
+import ample.ledger.core.browse.Between;
 import ample.ledger.core.browse.Brief;
+import ample.ledger.core.browse.Closed;
 import ample.ledger.core.browse.Condition;
-import ample.ledger.core.browse.Condition.Topic;
-import ample.ledger.core.browse.CourseCondition;
+import ample.ledger.core.browse.Dates;
 import ample.ledger.core.browse.NumberPattern;
-import ample.ledger.core.browse.SetCondition;
-import ample.ledger.core.browse.SetCondition.Between;
-import ample.ledger.core.browse.SetCondition.Closed;
-import ample.ledger.core.browse.SetCondition.Dates;
-import ample.ledger.core.browse.SetCondition.Seats;
+import ample.ledger.core.browse.Numbers;
+import ample.ledger.core.browse.Seats;
 import ample.ledger.core.browse.WeekPainting;
 import ample.ledger.core.calendar.WeekHours;
 import ample.ledger.core.schedule.Section;
@@ -31,27 +29,22 @@ final class OftenAsked {
 
     private OftenAsked() {}
 
-    static List<Condition> about(Topic topic, Place place, Brief brief) {
-        return switch (topic) {
-            case TIMES -> times();
-            case SEATS ->
-                List.of(
-                        new Seats(1, OptionalInt.empty()),
-                        new Seats(1, OptionalInt.of(0)),
-                        new Seats(3, OptionalInt.of(0)),
-                        new Seats(5, OptionalInt.empty()));
-            case DATES -> dates(place);
-            case NUMBER ->
-                Stream.of(1, 2, 3, 4, 5, 6)
-                        .map(hundreds -> new NumberPattern(hundreds * 100, hundreds * 100 + 99, ""))
-                        .map(number -> (Condition) new CourseCondition.Numbers(List.of(number)))
-                        .toList();
-            case CLOSED -> closed(brief);
-            default -> List.of();
-        };
+    static List<Condition> numbers() {
+        return Stream.of(1, 2, 3, 4, 5, 6)
+                .map(hundreds -> new NumberPattern(hundreds * 100, hundreds * 100 + 99, ""))
+                .map(number -> (Condition) new Numbers(List.of(number)))
+                .toList();
     }
 
-    private static List<Condition> times() {
+    static List<Condition> seats() {
+        return List.of(
+                new Seats(1, OptionalInt.empty()),
+                new Seats(1, OptionalInt.of(0)),
+                new Seats(3, OptionalInt.of(0)),
+                new Seats(5, OptionalInt.empty()));
+    }
+
+    static List<Condition> times() {
         return List.of(
                 between(9, 0),
                 between(10, 0),
@@ -73,7 +66,7 @@ final class OftenAsked {
     }
 
     /** Half a term, the shortest spans, and each day on which spans begin later than the term. */
-    private static List<Condition> dates(Place place) {
+    static List<Condition> dates(Place place) {
         Stream<Condition> lengths = spans(place)
                 .map(section -> section.span().dates().weeks())
                 .distinct()
@@ -96,11 +89,11 @@ final class OftenAsked {
     }
 
     /** What more could be closed: Fridays, mornings, evenings. */
-    private static List<Condition> closed(Brief brief) {
+    static List<Condition> closed(Brief brief) {
         return Stream.of("fri", "mon", "0:00-9:00", "12:00-13:00", "17:00-24:00")
                 .map(stretch -> WeekHours.parse(stretch).orElseThrow())
                 .flatMap(hours -> WeekPainting.close(brief, hours).condition(Closed.class).stream())
-                .map(closed -> (Condition) new SetCondition.Closed(closed.hours()))
+                .map(closed -> (Condition) new Closed(closed.hours()))
                 .toList();
     }
 }

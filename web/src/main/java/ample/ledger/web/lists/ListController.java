@@ -1,6 +1,8 @@
 package ample.ledger.web.lists;
 
 import ample.ledger.core.browse.BriefAddress;
+import ample.ledger.core.browse.Findings;
+import ample.ledger.core.browse.Topic;
 import ample.ledger.core.exchange.LinkedData;
 import ample.ledger.core.exchange.SectionCsv;
 import ample.ledger.core.exchange.SectionJson;
@@ -18,9 +20,12 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
 import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.ResponseBody;
 
 /** Answers the addresses that hand sections on. The conditions in an address are those of Browse. */
 @Controller
@@ -38,8 +43,15 @@ class ListController {
     }
 
     @GetMapping("/lists")
-    String documentation() {
+    String documentation(Model model) {
+        model.addAttribute("conditions", Topic.allParameters());
         return "lists/page";
+    }
+
+    @GetMapping(value = "/lists/v1/openapi.json", produces = MediaType.APPLICATION_JSON_VALUE)
+    @ResponseBody
+    String openApi() {
+        return OpenApi.DOCUMENT;
     }
 
     @GetMapping("/lists/v1/{term}/sections.csv")
@@ -87,7 +99,7 @@ class ListController {
                 posted.edition().postedAt(),
                 Addresses.query(reading.brief()).replaceFirst("^\\?", ""),
                 posted.index().today(),
-                posted.index().find(reading.brief()).fitting());
+                Findings.of(posted.index(), reading.brief()).fitting());
         response.setContentType(type);
         response.setCharacterEncoding("UTF-8");
         form.write(list, response.getWriter());

@@ -1,8 +1,9 @@
 package ample.ledger.web.plan;
 
 import ample.ledger.core.browse.Brief;
-import ample.ledger.core.browse.SetCondition;
-import ample.ledger.core.browse.SetCondition.DayRule;
+import ample.ledger.core.browse.ClearOf;
+import ample.ledger.core.browse.Closed;
+import ample.ledger.core.browse.OnDays;
 import ample.ledger.core.calendar.ClockStyle;
 import ample.ledger.core.calendar.Days;
 import ample.ledger.core.calendar.TimeRange;
@@ -70,11 +71,11 @@ record FreeStretches(PlannedWeek week, Term term, ClockStyle clock, HourScale sc
     /** What meets on that day, only within that time, and is clear of the plan on every other. */
     private Brief fitting(DayOfWeek day, int begins, int ends) {
         WeekHours closed = WeekHours.of(day, 0, MIDNIGHT).minus(WeekHours.of(day, begins, ends));
-        Brief brief = Brief.of(new SetCondition.OnDays(DayRule.ANY, Days.of(day)), new SetCondition.Closed(closed));
+        Brief brief = Brief.of(new OnDays(OnDays.Rule.ANY, Days.of(day)), new Closed(closed));
         Set<EntryNumber> entries = week.attended().stream()
                 .filter(attendance -> attendance.term().code().equals(term.code()))
                 .map(attendance -> attendance.section().entry())
                 .collect(Collectors.toCollection(LinkedHashSet::new));
-        return entries.isEmpty() ? brief : brief.with(new SetCondition.ClearOf(entries));
+        return entries.isEmpty() ? brief : brief.with(new ClearOf(entries));
     }
 }

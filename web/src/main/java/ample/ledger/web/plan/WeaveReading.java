@@ -262,9 +262,9 @@ final class WeaveReading {
             PostedTerm term = terms.get(schedule.term().code());
             findings.put(
                     schedule.term().code(),
-                    term.index()
-                            .find(BriefAddress.read(
-                                            parameters.get(), term.index().vocabulary())
+                    Findings.of(
+                            term.index(),
+                            BriefAddress.read(parameters.get(), term.index().vocabulary())
                                     .brief()));
         }
         return Optional.of(attendance ->

@@ -1,7 +1,7 @@
 package ample.ledger.web.plan;
 
 import ample.ledger.core.browse.Brief;
-import ample.ledger.core.browse.SetCondition;
+import ample.ledger.core.browse.ClearOf;
 import ample.ledger.core.calendar.Days;
 import ample.ledger.core.plan.Attendance;
 import ample.ledger.core.plan.BusyTime;
@@ -297,7 +297,6 @@ final class WeekPages {
 
     private String clear() {
         LinkedHashSet<EntryNumber> entries = new LinkedHashSet<>(kept.week(term.code()));
-        return new Addresses(term.code())
-                .browse(entries.isEmpty() ? Brief.EVERYTHING : Brief.of(new SetCondition.ClearOf(entries)));
+        return new Addresses(term.code()).browse(entries.isEmpty() ? Brief.EVERYTHING : Brief.of(new ClearOf(entries)));
     }
 }

@@ -56,7 +56,7 @@ final class SheetPages {
             PostedTerm posted, Section section, Brief brief, Preferences preferences, Kept kept, LocalDateTime now) {
         this.kept = kept;
         this.now = now;
-        this.findings = posted.index().find(brief);
+        this.findings = Findings.of(posted.index(), brief);
         this.posted = posted;
         this.preferences = preferences;
         this.schedule = posted.schedule();

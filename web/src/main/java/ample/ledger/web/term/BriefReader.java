@@ -1,6 +1,8 @@
 package ample.ledger.web.term;
 
 import ample.ledger.core.browse.BriefAddress;
+import ample.ledger.core.browse.Parameter;
+import ample.ledger.core.browse.Topic;
 import ample.ledger.core.browse.Vocabulary;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.ArrayList;
@@ -9,9 +11,13 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /** Reads the brief in the address of a request. */
 public final class BriefReader {
+
+    private static final Set<String> CONDITIONS =
+            Topic.allParameters().stream().map(Parameter::name).collect(Collectors.toUnmodifiableSet());
 
     private BriefReader() {}
 
@@ -26,7 +32,7 @@ public final class BriefReader {
         BriefAddress.Reading reading = BriefAddress.read(parameters, vocabulary);
         List<BriefAddress.Misread> misreads = new ArrayList<>(reading.misreads());
         parameters.forEach((name, values) -> {
-            if (!BriefAddress.PARAMETERS.contains(name) && !others.contains(name)) {
+            if (!CONDITIONS.contains(name) && !others.contains(name)) {
                 misreads.add(new BriefAddress.Misread(
                         name, String.join(",", values), "There is no condition of that name."));
             }

@@ -4,10 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ample.ledger.core.browse.Brief;
 import ample.ledger.core.browse.BriefAddress;
-import ample.ledger.core.browse.Condition;
 import ample.ledger.core.browse.Findings;
 import ample.ledger.core.browse.Order;
 import ample.ledger.core.browse.TermIndex;
+import ample.ledger.core.browse.Topic;
 import ample.ledger.core.edition.Edition;
 import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.core.requirement.CourseGraph;
@@ -40,7 +40,7 @@ class BrowsePartsTest {
     @ParameterizedTest
     @EnumSource
     void leavesHoldEverySectionOnceInOrder(Order order) {
-        Findings findings = INDEX.find(Brief.EVERYTHING);
+        Findings findings = Findings.of(INDEX, Brief.EVERYTHING);
         Leaves leaves = Leaves.of(List.of(POSTED), List.of(findings), BrowseView.USUAL.in(order));
 
         List<Section> all =
@@ -53,7 +53,7 @@ class BrowsePartsTest {
 
     @Test
     void noCourseIsCutInTwoAndALineFindsItsLeaf() {
-        Leaves leaves = Leaves.of(List.of(POSTED), List.of(INDEX.find(Brief.EVERYTHING)), BrowseView.USUAL);
+        Leaves leaves = Leaves.of(List.of(POSTED), List.of(Findings.of(INDEX, Brief.EVERYTHING)), BrowseView.USUAL);
         for (int page = 2; page <= leaves.size(); page++) {
             List<Section> before = leaves.page(page - 1).sections();
             assertThat(before.get(before.size() - 1).course())
@@ -70,7 +70,8 @@ class BrowsePartsTest {
     @Test
     void theWeekCountsWhatFitsAndItsHeadsCloseAndOpen() {
         Brief brief = read("days=only:mon,wed&from=09:00");
-        WeekPicture week = WeekPicture.of(brief, INDEX.find(brief).density(), Preferences.USUAL, "/autumn-2031/browse");
+        WeekPicture week =
+                WeekPicture.of(brief, Findings.of(INDEX, brief).density(), Preferences.USUAL, "/autumn-2031/browse");
 
         assertThat(week.days())
                 .extracting(WeekPicture.Head::label)
@@ -94,12 +95,12 @@ class BrowsePartsTest {
         Addressing addressing =
                 Addressing.of(new Addresses("autumn-2031"), said, "times", BrowseView.USUAL.in(Order.DATES));
 
-        assertThat(addressing.brief()).isEqualTo(said.without(Condition.Topic.TIMES));
+        assertThat(addressing.brief()).isEqualTo(said.without(Topic.TIMES));
         assertThat(addressing.seen(addressing.view()))
                 .isEqualTo("/autumn-2031/browse?at=tidewall&from=10:00&seats=3&struck=times&order=dates");
         assertThat(addressing.restoring(addressing.struck().get(0)))
                 .isEqualTo("/autumn-2031/browse?at=tidewall&from=10:00&seats=3&order=dates");
-        assertThat(addressing.striking(said.about(Condition.Topic.CAMPUS).orElseThrow()))
+        assertThat(addressing.striking(said.about(Topic.CAMPUS).orElseThrow()))
                 .contains("at=tidewall&from=10:00&seats=3&struck=campus,times");
         assertThat(addressing.to(read("from=12:00"))).isEqualTo("/autumn-2031/browse?from=12:00&order=dates");
     }

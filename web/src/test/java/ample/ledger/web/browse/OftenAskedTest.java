@@ -4,17 +4,20 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ample.ledger.core.browse.Brief;
 import ample.ledger.core.browse.BriefAddress;
+import ample.ledger.core.browse.Closed;
 import ample.ledger.core.browse.Condition;
-import ample.ledger.core.browse.Condition.Topic;
+import ample.ledger.core.browse.Dates;
+import ample.ledger.core.browse.Findings;
 import ample.ledger.core.browse.QuickFind;
-import ample.ledger.core.browse.SetCondition.Closed;
-import ample.ledger.core.browse.SetCondition.Dates;
+import ample.ledger.core.browse.SeasonFindings;
 import ample.ledger.core.browse.TermIndex;
+import ample.ledger.core.browse.Topic;
 import ample.ledger.core.calendar.Days;
 import ample.ledger.core.calendar.WeekHours;
 import ample.ledger.core.edition.Edition;
 import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.core.requirement.CourseGraph;
+import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Place;
 import ample.ledger.web.term.Terms.PostedTerm;
 import java.time.Instant;
@@ -47,14 +50,14 @@ class OftenAskedTest {
     @ParameterizedTest
     @EnumSource
     void everyOfferIsOfItsTopicOnceAndComesBackFromItsAddress(Topic topic) {
-        List<Condition> offers = OftenAsked.about(topic, PLACE, Brief.EVERYTHING);
+        List<Condition> offers = offers(topic, Brief.EVERYTHING);
 
         assertThat(offers).doesNotHaveDuplicates().allSatisfy(offer -> {
             Brief brief = Brief.EVERYTHING.with(offer);
             assertThat(offer.topic()).isEqualTo(topic);
             assertThat(read(brief.parameters())).isEqualTo(brief);
-            assertThat(INDEX.find(brief).size())
-                    .isLessThanOrEqualTo(INDEX.find(Brief.EVERYTHING).size());
+            assertThat(Findings.of(INDEX, brief).size())
+                    .isLessThanOrEqualTo(Findings.of(INDEX, Brief.EVERYTHING).size());
         });
     }
 
@@ -62,14 +65,12 @@ class OftenAskedTest {
     void datesAreThoseOfSpansThatArePosted() {
         LocalDate first = INDEX.schedule().term().dates().first();
 
-        assertThat(OftenAsked.about(Topic.DATES, PLACE, Brief.EVERYTHING))
-                .isNotEmpty()
-                .allSatisfy(offer -> {
-                    assertThat(INDEX.find(Brief.EVERYTHING.with(offer)).size()).isPositive();
-                    assertThat(((Dates) offer).startsFrom().filter(day -> !day.isAfter(first)))
-                            .as("on which everything begins")
-                            .isEmpty();
-                });
+        assertThat(offers(Topic.DATES, Brief.EVERYTHING)).isNotEmpty().allSatisfy(offer -> {
+            assertThat(Findings.of(INDEX, Brief.EVERYTHING.with(offer)).size()).isPositive();
+            assertThat(((Dates) offer).startsFrom().filter(day -> !day.isAfter(first)))
+                    .as("on which everything begins")
+                    .isEmpty();
+        });
     }
 
     @Test
@@ -79,12 +80,19 @@ class OftenAskedTest {
                 .plus(WeekHours.parse("tue:9-10").orElseThrow())));
         WeekHours closed = fridayOff.condition(Closed.class).orElseThrow().hours();
 
-        List<Condition> offers = OftenAsked.about(Topic.CLOSED, PLACE, fridayOff);
+        List<Condition> offers = offers(Topic.CLOSED, fridayOff);
 
         assertThat(offers).isNotEmpty().allSatisfy(offer -> {
             WeekHours offered = ((Closed) offer).hours();
             assertThat(offered.and(closed)).isEqualTo(closed);
         });
+    }
+
+    private static List<Condition> offers(Topic topic, Brief brief) {
+        return new TopicForms(PLACE, SeasonFindings.of(List.of(INDEX), brief), Preferences.USUAL)
+                .of(topic)
+                .oftenAsked()
+                .get();
     }
 
     private static Brief read(Map<String, String> written) {

@@ -2,7 +2,8 @@ package ample.ledger.web.lists;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import ample.ledger.core.browse.BriefAddress;
+import ample.ledger.core.browse.Parameter;
+import ample.ledger.core.browse.Topic;
 import ample.ledger.core.exchange.SectionCsv;
 import ample.ledger.web.RunningLedger;
 import com.networknt.schema.Schema;
@@ -33,7 +34,7 @@ class ListsTest {
     @ParameterizedTest
     @ValueSource(strings = {"", "?at=tidewall&seats=3", "?subject=glac,limn&untimed=no", "?from=23:00"})
     void theJsonIsOfTheDocumentedForm(String query, RunningLedger.Ledger ledger) throws Exception {
-        JsonNode openApi = JsonMapper.shared().readTree(body(ledger, "/assets/openapi.json"));
+        JsonNode openApi = JsonMapper.shared().readTree(body(ledger, "/lists/v1/openapi.json"));
         ObjectNode form = JsonMapper.shared().createObjectNode();
         form.set("components", openApi.path("components"));
         form.put("$ref", "#/components/schemas/List");
@@ -63,15 +64,17 @@ class ListsTest {
     @Test
     void thePageAndTheDescriptionNameEveryColumnAndCondition(RunningLedger.Ledger ledger) throws Exception {
         String page = body(ledger, "/lists");
-        JsonNode openApi = JsonMapper.shared().readTree(body(ledger, "/assets/openapi.json"));
+        JsonNode openApi = JsonMapper.shared().readTree(body(ledger, "/lists/v1/openapi.json"));
 
         assertThat(SectionCsv.COLUMNS).allSatisfy(column -> assertThat(page).contains(">" + column + "</th>"));
-        assertThat(BriefAddress.PARAMETERS).allSatisfy(name -> assertThat(page).contains(">" + name + "</th>"));
+        assertThat(Topic.allParameters())
+                .allSatisfy(condition -> assertThat(page).contains(">" + condition.name() + "</th>"));
         assertThat(openApi.at("/paths/~1lists~1v1~1{term}~1sections.json/get/parameters")
                         .valueStream()
                         .filter(parameter -> parameter.path("in").asString().equals("query"))
                         .map(parameter -> parameter.path("name").asString()))
-                .containsExactlyInAnyOrderElementsOf(BriefAddress.PARAMETERS);
+                .containsExactlyElementsOf(
+                        Topic.allParameters().stream().map(Parameter::name).toList());
     }
 
     @Test

@@ -4,10 +4,9 @@ import static ample.ledger.core.fixtures.SectionBuilder.days;
 import static ample.ledger.core.fixtures.SectionBuilder.section;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ample.ledger.core.browse.Between;
 import ample.ledger.core.browse.Brief;
-import ample.ledger.core.browse.SetCondition.Between;
-import ample.ledger.core.browse.SetCondition.DayRule;
-import ample.ledger.core.browse.SetCondition.OnDays;
+import ample.ledger.core.browse.OnDays;
 import ample.ledger.core.calendar.ClockTime;
 import ample.ledger.core.calendar.Days;
 import ample.ledger.core.schedule.Section;
@@ -73,7 +72,7 @@ class StripTest {
 
     @Test
     void theWindowIsTheDaysAndHoursAskedFor() {
-        var onDays = new OnDays(DayRule.ONLY, days("Mon Sun"));
+        var onDays = new OnDays(OnDays.Rule.ONLY, days("Mon Sun"));
         var between = new Between(ClockTime.parse("9:00"), ClockTime.parse("12:00"));
 
         assertThat(ground(Brief.EVERYTHING).shaded()).isEmpty();
