@@ -1,13 +1,13 @@
 package ample.ledger.bench;
 
-import ample.ledger.core.browse.Brief;
-import ample.ledger.core.browse.Density;
-import ample.ledger.core.browse.Facet;
-import ample.ledger.core.browse.Findings;
-import ample.ledger.core.browse.Order;
-import ample.ledger.core.browse.RunningAccount;
-import ample.ledger.core.browse.TermIndex;
-import ample.ledger.core.browse.ValueCounts;
+import ample.ledger.core.browse.answer.Density;
+import ample.ledger.core.browse.answer.Findings;
+import ample.ledger.core.browse.answer.RunningAccount;
+import ample.ledger.core.browse.answer.ValueCounts;
+import ample.ledger.core.browse.brief.Brief;
+import ample.ledger.core.browse.index.Facet;
+import ample.ledger.core.browse.index.Order;
+import ample.ledger.core.browse.index.TermIndex;
 import ample.ledger.core.schedule.Section;
 import java.time.DayOfWeek;
 import java.util.ArrayList;

@@ -1,11 +1,11 @@
 package ample.ledger.bench;
 
-import ample.ledger.core.browse.Brief;
-import ample.ledger.core.browse.Condition;
-import ample.ledger.core.browse.Facet;
-import ample.ledger.core.browse.Findings;
-import ample.ledger.core.browse.Order;
-import ample.ledger.core.browse.TermIndex;
+import ample.ledger.core.browse.answer.Findings;
+import ample.ledger.core.browse.brief.Brief;
+import ample.ledger.core.browse.brief.Condition;
+import ample.ledger.core.browse.index.Facet;
+import ample.ledger.core.browse.index.Order;
+import ample.ledger.core.browse.index.TermIndex;
 import ample.ledger.core.exchange.ScheduleBundle;
 import ample.ledger.demo.DemoBundles;
 import java.io.IOException;

@@ -1,7 +1,7 @@
 package ample.ledger.bench;
 
-import ample.ledger.core.browse.Brief;
-import ample.ledger.core.browse.TermIndex;
+import ample.ledger.core.browse.brief.Brief;
+import ample.ledger.core.browse.index.TermIndex;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;

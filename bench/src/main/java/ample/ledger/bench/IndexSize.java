@@ -1,6 +1,6 @@
 package ample.ledger.bench;
 
-import ample.ledger.core.browse.TermIndex;
+import ample.ledger.core.browse.index.TermIndex;
 import ample.ledger.core.exchange.BundleTables;
 import ample.ledger.core.exchange.BundleWriter;
 import ample.ledger.core.exchange.ScheduleBundle;

@@ -1,6 +1,6 @@
 package ample.ledger.bench;
 
-import ample.ledger.core.browse.Facet;
+import ample.ledger.core.browse.index.Facet;
 import ample.ledger.core.calendar.ClockTime;
 import ample.ledger.core.calendar.Overlaps;
 import ample.ledger.core.calendar.WeekHours;

@@ -1,8 +1,8 @@
 package ample.ledger.web.browse;
 
-import ample.ledger.core.browse.Brief;
-import ample.ledger.core.browse.Condition;
-import ample.ledger.core.browse.Topic;
+import ample.ledger.core.browse.brief.Brief;
+import ample.ledger.core.browse.brief.Condition;
+import ample.ledger.core.browse.brief.Topic;
 import ample.ledger.core.schedule.Coded;
 import ample.ledger.web.term.Addresses;
 import java.util.Arrays;

@@ -1,7 +1,7 @@
 package ample.ledger.web.browse;
 
-import ample.ledger.core.browse.CourseFindings;
-import ample.ledger.core.browse.Order;
+import ample.ledger.core.browse.answer.CourseFindings;
+import ample.ledger.core.browse.index.Order;
 import ample.ledger.web.browse.BrowsePage.Block;
 import ample.ledger.web.guest.Kept;
 import ample.ledger.web.preferences.Preferences;

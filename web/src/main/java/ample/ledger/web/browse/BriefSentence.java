@@ -1,12 +1,12 @@
 package ample.ledger.web.browse;
 
-import ample.ledger.core.browse.Brief;
-import ample.ledger.core.browse.Condition;
-import ample.ledger.core.browse.Not;
-import ample.ledger.core.browse.Phrase;
-import ample.ledger.core.browse.Timed;
-import ample.ledger.core.browse.Topic;
-import ample.ledger.core.browse.Wording;
+import ample.ledger.core.browse.brief.Brief;
+import ample.ledger.core.browse.brief.Condition;
+import ample.ledger.core.browse.brief.Not;
+import ample.ledger.core.browse.brief.Phrase;
+import ample.ledger.core.browse.brief.Timed;
+import ample.ledger.core.browse.brief.Topic;
+import ample.ledger.core.browse.brief.Wording;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;

@@ -1,11 +1,11 @@
 package ample.ledger.web.browse;
 
-import ample.ledger.core.browse.Brief;
-import ample.ledger.core.browse.BriefAddress;
-import ample.ledger.core.browse.NotOffered;
-import ample.ledger.core.browse.TermChange;
-import ample.ledger.core.browse.WeekPainting;
-import ample.ledger.core.browse.Wording;
+import ample.ledger.core.browse.answer.NotOffered;
+import ample.ledger.core.browse.brief.Brief;
+import ample.ledger.core.browse.brief.BriefAddress;
+import ample.ledger.core.browse.brief.TermChange;
+import ample.ledger.core.browse.brief.WeekPainting;
+import ample.ledger.core.browse.brief.Wording;
 import ample.ledger.core.calendar.WeekHours;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.web.guest.Keeping;

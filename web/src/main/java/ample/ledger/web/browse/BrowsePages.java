@@ -1,13 +1,13 @@
 package ample.ledger.web.browse;
 
-import ample.ledger.core.browse.Brief;
-import ample.ledger.core.browse.Condition;
-import ample.ledger.core.browse.Facet;
-import ample.ledger.core.browse.Findings;
-import ample.ledger.core.browse.Order;
-import ample.ledger.core.browse.RunningAccount;
-import ample.ledger.core.browse.SeasonFindings;
-import ample.ledger.core.browse.Wording;
+import ample.ledger.core.browse.answer.Findings;
+import ample.ledger.core.browse.answer.RunningAccount;
+import ample.ledger.core.browse.answer.SeasonFindings;
+import ample.ledger.core.browse.brief.Brief;
+import ample.ledger.core.browse.brief.Condition;
+import ample.ledger.core.browse.brief.Wording;
+import ample.ledger.core.browse.index.Facet;
+import ample.ledger.core.browse.index.Order;
 import ample.ledger.web.browse.BrowsePage.AccountLine;
 import ample.ledger.web.browse.BrowsePage.Choice;
 import ample.ledger.web.browse.BrowsePage.LeafPage;

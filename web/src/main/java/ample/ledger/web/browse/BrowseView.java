@@ -1,7 +1,7 @@
 package ample.ledger.web.browse;
 
-import ample.ledger.core.browse.Order;
-import ample.ledger.core.browse.Topic;
+import ample.ledger.core.browse.brief.Topic;
+import ample.ledger.core.browse.index.Order;
 import ample.ledger.core.schedule.Coded;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.web.term.Addresses;

@@ -1,11 +1,11 @@
 package ample.ledger.web.browse;
 
-import ample.ledger.core.browse.Brief;
-import ample.ledger.core.browse.Condition;
-import ample.ledger.core.browse.Not;
-import ample.ledger.core.browse.Order;
-import ample.ledger.core.browse.SeasonFindings;
-import ample.ledger.core.browse.Topic;
+import ample.ledger.core.browse.answer.SeasonFindings;
+import ample.ledger.core.browse.brief.Brief;
+import ample.ledger.core.browse.brief.Condition;
+import ample.ledger.core.browse.brief.Not;
+import ample.ledger.core.browse.brief.Topic;
+import ample.ledger.core.browse.index.Order;
 import ample.ledger.web.browse.Editor.Group;
 import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Place;

@@ -1,7 +1,7 @@
 package ample.ledger.web.browse;
 
-import ample.ledger.core.browse.Findings;
-import ample.ledger.core.browse.Order;
+import ample.ledger.core.browse.answer.Findings;
+import ample.ledger.core.browse.index.Order;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Section;
 import ample.ledger.web.term.Terms.PostedTerm;

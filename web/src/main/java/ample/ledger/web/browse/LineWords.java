@@ -1,7 +1,7 @@
 package ample.ledger.web.browse;
 
-import ample.ledger.core.browse.Brief;
-import ample.ledger.core.browse.CourseFindings;
+import ample.ledger.core.browse.answer.CourseFindings;
+import ample.ledger.core.browse.brief.Brief;
 import ample.ledger.core.reading.ClassHours;
 import ample.ledger.core.schedule.Companion;
 import ample.ledger.core.schedule.Course;

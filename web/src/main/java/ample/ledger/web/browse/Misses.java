@@ -1,9 +1,9 @@
 package ample.ledger.web.browse;
 
-import ample.ledger.core.browse.Condition;
-import ample.ledger.core.browse.Findings;
-import ample.ledger.core.browse.NearMiss;
-import ample.ledger.core.browse.Wording;
+import ample.ledger.core.browse.answer.Findings;
+import ample.ledger.core.browse.answer.NearMiss;
+import ample.ledger.core.browse.brief.Condition;
+import ample.ledger.core.browse.brief.Wording;
 import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.CourseCode;
 import ample.ledger.web.browse.BrowsePage.Miss;

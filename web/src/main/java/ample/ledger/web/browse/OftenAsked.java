@@ -1,14 +1,14 @@
 package ample.ledger.web.browse;
 
-import ample.ledger.core.browse.Between;
-import ample.ledger.core.browse.Brief;
-import ample.ledger.core.browse.Closed;
-import ample.ledger.core.browse.Condition;
-import ample.ledger.core.browse.Dates;
-import ample.ledger.core.browse.NumberPattern;
-import ample.ledger.core.browse.Numbers;
-import ample.ledger.core.browse.Seats;
-import ample.ledger.core.browse.WeekPainting;
+import ample.ledger.core.browse.brief.Between;
+import ample.ledger.core.browse.brief.Brief;
+import ample.ledger.core.browse.brief.Closed;
+import ample.ledger.core.browse.brief.Condition;
+import ample.ledger.core.browse.brief.Dates;
+import ample.ledger.core.browse.brief.NumberPattern;
+import ample.ledger.core.browse.brief.Numbers;
+import ample.ledger.core.browse.brief.Seats;
+import ample.ledger.core.browse.brief.WeekPainting;
 import ample.ledger.core.calendar.WeekHours;
 import ample.ledger.core.schedule.Section;
 import ample.ledger.web.term.Place;

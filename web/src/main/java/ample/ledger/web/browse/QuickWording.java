@@ -1,9 +1,9 @@
 package ample.ledger.web.browse;
 
-import ample.ledger.core.browse.Condition;
-import ample.ledger.core.browse.QuickFind;
-import ample.ledger.core.browse.SeasonFindings;
-import ample.ledger.core.browse.Wording;
+import ample.ledger.core.browse.answer.SeasonFindings;
+import ample.ledger.core.browse.brief.Condition;
+import ample.ledger.core.browse.brief.Wording;
+import ample.ledger.core.browse.quick.QuickFind;
 import ample.ledger.web.browse.BrowsePage.Heard;
 import ample.ledger.web.browse.BrowsePage.Stretch;
 import ample.ledger.web.preferences.Preferences;

@@ -1,12 +1,12 @@
 package ample.ledger.web.browse;
 
-import ample.ledger.core.browse.Brief;
-import ample.ledger.core.browse.Condition;
-import ample.ledger.core.browse.Facet;
-import ample.ledger.core.browse.Not;
-import ample.ledger.core.browse.OnDays;
-import ample.ledger.core.browse.SeasonFindings;
-import ample.ledger.core.browse.Topic;
+import ample.ledger.core.browse.answer.SeasonFindings;
+import ample.ledger.core.browse.brief.Brief;
+import ample.ledger.core.browse.brief.Condition;
+import ample.ledger.core.browse.brief.Not;
+import ample.ledger.core.browse.brief.OnDays;
+import ample.ledger.core.browse.brief.Topic;
+import ample.ledger.core.browse.index.Facet;
 import ample.ledger.core.calendar.Days;
 import ample.ledger.web.browse.Editor.Field;
 import ample.ledger.web.browse.Editor.Group;

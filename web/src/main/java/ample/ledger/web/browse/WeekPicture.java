@@ -1,8 +1,8 @@
 package ample.ledger.web.browse;
 
-import ample.ledger.core.browse.Brief;
-import ample.ledger.core.browse.Density;
-import ample.ledger.core.browse.WeekPainting;
+import ample.ledger.core.browse.answer.Density;
+import ample.ledger.core.browse.brief.Brief;
+import ample.ledger.core.browse.brief.WeekPainting;
 import ample.ledger.core.calendar.Days;
 import ample.ledger.core.calendar.WeekHours;
 import ample.ledger.web.preferences.Preferences;

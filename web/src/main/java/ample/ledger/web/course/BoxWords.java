@@ -1,6 +1,6 @@
 package ample.ledger.web.course;
 
-import ample.ledger.core.browse.Brief;
+import ample.ledger.core.browse.brief.Brief;
 import ample.ledger.core.requirement.Evaluation.Verdict;
 import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.CourseCode;

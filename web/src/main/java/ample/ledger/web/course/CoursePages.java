@@ -1,6 +1,6 @@
 package ample.ledger.web.course;
 
-import ample.ledger.core.browse.Brief;
+import ample.ledger.core.browse.brief.Brief;
 import ample.ledger.core.calendar.Days;
 import ample.ledger.core.requirement.CourseGraph;
 import ample.ledger.core.schedule.Course;

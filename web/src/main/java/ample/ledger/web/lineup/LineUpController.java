@@ -1,6 +1,6 @@
 package ample.ledger.web.lineup;
 
-import ample.ledger.core.browse.Brief;
+import ample.ledger.core.browse.brief.Brief;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Section;
 import ample.ledger.web.guest.Keeping;

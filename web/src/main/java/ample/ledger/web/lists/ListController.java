@@ -1,8 +1,8 @@
 package ample.ledger.web.lists;
 
-import ample.ledger.core.browse.BriefAddress;
-import ample.ledger.core.browse.Findings;
-import ample.ledger.core.browse.Topic;
+import ample.ledger.core.browse.answer.Findings;
+import ample.ledger.core.browse.brief.BriefAddress;
+import ample.ledger.core.browse.brief.Topic;
 import ample.ledger.core.exchange.LinkedData;
 import ample.ledger.core.exchange.SectionCsv;
 import ample.ledger.core.exchange.SectionJson;

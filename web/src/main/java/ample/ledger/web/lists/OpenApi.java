@@ -1,7 +1,7 @@
 package ample.ledger.web.lists;
 
-import ample.ledger.core.browse.Parameter;
-import ample.ledger.core.browse.Topic;
+import ample.ledger.core.browse.brief.Topic;
+import ample.ledger.core.browse.index.Parameter;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;

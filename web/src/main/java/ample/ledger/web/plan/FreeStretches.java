@@ -1,9 +1,9 @@
 package ample.ledger.web.plan;
 
-import ample.ledger.core.browse.Brief;
-import ample.ledger.core.browse.ClearOf;
-import ample.ledger.core.browse.Closed;
-import ample.ledger.core.browse.OnDays;
+import ample.ledger.core.browse.brief.Brief;
+import ample.ledger.core.browse.brief.ClearOf;
+import ample.ledger.core.browse.brief.Closed;
+import ample.ledger.core.browse.brief.OnDays;
 import ample.ledger.core.calendar.ClockStyle;
 import ample.ledger.core.calendar.Days;
 import ample.ledger.core.calendar.TimeRange;

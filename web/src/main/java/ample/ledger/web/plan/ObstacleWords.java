@@ -1,6 +1,6 @@
 package ample.ledger.web.plan;
 
-import ample.ledger.core.browse.Brief;
+import ample.ledger.core.browse.brief.Brief;
 import ample.ledger.core.calendar.ClockStyle;
 import ample.ledger.core.plan.Attendance;
 import ample.ledger.core.plan.BusyTime;

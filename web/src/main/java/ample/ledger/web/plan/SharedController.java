@@ -1,6 +1,6 @@
 package ample.ledger.web.plan;
 
-import ample.ledger.core.browse.Brief;
+import ample.ledger.core.browse.brief.Brief;
 import ample.ledger.core.exchange.CalendarFile;
 import ample.ledger.core.exchange.PlanJson;
 import ample.ledger.core.plan.Plan;

@@ -1,7 +1,7 @@
 package ample.ledger.web.plan;
 
-import ample.ledger.core.browse.BriefAddress;
-import ample.ledger.core.browse.Findings;
+import ample.ledger.core.browse.answer.Findings;
+import ample.ledger.core.browse.brief.BriefAddress;
 import ample.ledger.core.calendar.WeekHours;
 import ample.ledger.core.plan.Attendance;
 import ample.ledger.core.plan.PlannedWeek;

@@ -1,6 +1,6 @@
 package ample.ledger.web.plan;
 
-import ample.ledger.core.browse.Brief;
+import ample.ledger.core.browse.brief.Brief;
 import ample.ledger.core.plan.PlannedWeek;
 import ample.ledger.core.schedule.Term;
 import ample.ledger.web.guard.Limits;

@@ -1,7 +1,7 @@
 package ample.ledger.web.plan;
 
-import ample.ledger.core.browse.Brief;
-import ample.ledger.core.browse.ClearOf;
+import ample.ledger.core.browse.brief.Brief;
+import ample.ledger.core.browse.brief.ClearOf;
 import ample.ledger.core.calendar.Days;
 import ample.ledger.core.plan.Attendance;
 import ample.ledger.core.plan.BusyTime;

@@ -1,7 +1,7 @@
 package ample.ledger.web.preferences;
 
-import ample.ledger.core.browse.Vocabulary;
-import ample.ledger.core.browse.Wording;
+import ample.ledger.core.browse.brief.Wording;
+import ample.ledger.core.browse.index.Vocabulary;
 import ample.ledger.core.calendar.ClockStyle;
 import java.time.DayOfWeek;
 import java.util.Arrays;

@@ -1,7 +1,7 @@
 package ample.ledger.web.sheet;
 
-import ample.ledger.core.browse.Brief;
-import ample.ledger.core.browse.BriefAddress;
+import ample.ledger.core.browse.brief.Brief;
+import ample.ledger.core.browse.brief.BriefAddress;
 import ample.ledger.core.exchange.CalendarFile;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Section;

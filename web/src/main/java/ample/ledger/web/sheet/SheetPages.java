@@ -1,7 +1,7 @@
 package ample.ledger.web.sheet;
 
-import ample.ledger.core.browse.Brief;
-import ample.ledger.core.browse.Findings;
+import ample.ledger.core.browse.answer.Findings;
+import ample.ledger.core.browse.brief.Brief;
 import ample.ledger.core.exchange.LinkedData;
 import ample.ledger.core.plan.Attendance;
 import ample.ledger.core.plan.Clash;

@@ -1,9 +1,9 @@
 package ample.ledger.web.term;
 
-import ample.ledger.core.browse.BriefAddress;
-import ample.ledger.core.browse.Parameter;
-import ample.ledger.core.browse.Topic;
-import ample.ledger.core.browse.Vocabulary;
+import ample.ledger.core.browse.brief.BriefAddress;
+import ample.ledger.core.browse.brief.Topic;
+import ample.ledger.core.browse.index.Parameter;
+import ample.ledger.core.browse.index.Vocabulary;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.ArrayList;
 import java.util.Arrays;

@@ -1,6 +1,6 @@
 package ample.ledger.web.term;
 
-import ample.ledger.core.browse.TermIndex;
+import ample.ledger.core.browse.index.TermIndex;
 import ample.ledger.core.edition.Edition;
 import ample.ledger.core.registrar.SeatWord;
 import ample.ledger.core.schedule.SeatPool;

@@ -1,8 +1,8 @@
 package ample.ledger.web.term;
 
-import ample.ledger.core.browse.QuickFind;
-import ample.ledger.core.browse.TermIndex;
-import ample.ledger.core.browse.Vocabulary;
+import ample.ledger.core.browse.index.TermIndex;
+import ample.ledger.core.browse.index.Vocabulary;
+import ample.ledger.core.browse.quick.QuickFind;
 import ample.ledger.core.calendar.Days;
 import ample.ledger.core.schedule.Section;
 import ample.ledger.web.term.Terms.PostedTerm;

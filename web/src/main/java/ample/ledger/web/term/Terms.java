@@ -1,7 +1,7 @@
 package ample.ledger.web.term;
 
-import ample.ledger.core.browse.Brief;
-import ample.ledger.core.browse.TermIndex;
+import ample.ledger.core.browse.brief.Brief;
+import ample.ledger.core.browse.index.TermIndex;
 import ample.ledger.core.edition.Edition;
 import ample.ledger.core.edition.SectionChange;
 import ample.ledger.core.plan.PostedSchedules;

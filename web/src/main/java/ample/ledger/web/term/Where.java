@@ -1,6 +1,6 @@
 package ample.ledger.web.term;
 
-import ample.ledger.core.browse.Brief;
+import ample.ledger.core.browse.brief.Brief;
 import ample.ledger.core.schedule.Term;
 import ample.ledger.web.term.Terms.PostedTerm;
 import ample.ledger.web.words.Words;

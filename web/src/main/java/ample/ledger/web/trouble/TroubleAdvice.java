@@ -1,6 +1,6 @@
 package ample.ledger.web.trouble;
 
-import ample.ledger.core.browse.Brief;
+import ample.ledger.core.browse.brief.Brief;
 import ample.ledger.web.guard.Refusal;
 import ample.ledger.web.guard.TooManyException;
 import ample.ledger.web.guest.AwayException;

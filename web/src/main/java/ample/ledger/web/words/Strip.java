@@ -1,7 +1,7 @@
 package ample.ledger.web.words;
 
-import ample.ledger.core.browse.Brief;
-import ample.ledger.core.browse.WeekPainting;
+import ample.ledger.core.browse.brief.Brief;
+import ample.ledger.core.browse.brief.WeekPainting;
 import ample.ledger.core.calendar.ClockTime;
 import ample.ledger.core.calendar.Days;
 import ample.ledger.core.calendar.TimeRange;

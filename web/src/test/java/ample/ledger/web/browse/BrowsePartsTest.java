@@ -2,12 +2,12 @@ package ample.ledger.web.browse;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import ample.ledger.core.browse.Brief;
-import ample.ledger.core.browse.BriefAddress;
-import ample.ledger.core.browse.Findings;
-import ample.ledger.core.browse.Order;
-import ample.ledger.core.browse.TermIndex;
-import ample.ledger.core.browse.Topic;
+import ample.ledger.core.browse.answer.Findings;
+import ample.ledger.core.browse.brief.Brief;
+import ample.ledger.core.browse.brief.BriefAddress;
+import ample.ledger.core.browse.brief.Topic;
+import ample.ledger.core.browse.index.Order;
+import ample.ledger.core.browse.index.TermIndex;
 import ample.ledger.core.edition.Edition;
 import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.core.requirement.CourseGraph;

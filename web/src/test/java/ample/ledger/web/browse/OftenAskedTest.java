@@ -2,16 +2,16 @@ package ample.ledger.web.browse;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import ample.ledger.core.browse.Brief;
-import ample.ledger.core.browse.BriefAddress;
-import ample.ledger.core.browse.Closed;
-import ample.ledger.core.browse.Condition;
-import ample.ledger.core.browse.Dates;
-import ample.ledger.core.browse.Findings;
-import ample.ledger.core.browse.QuickFind;
-import ample.ledger.core.browse.SeasonFindings;
-import ample.ledger.core.browse.TermIndex;
-import ample.ledger.core.browse.Topic;
+import ample.ledger.core.browse.answer.Findings;
+import ample.ledger.core.browse.answer.SeasonFindings;
+import ample.ledger.core.browse.brief.Brief;
+import ample.ledger.core.browse.brief.BriefAddress;
+import ample.ledger.core.browse.brief.Closed;
+import ample.ledger.core.browse.brief.Condition;
+import ample.ledger.core.browse.brief.Dates;
+import ample.ledger.core.browse.brief.Topic;
+import ample.ledger.core.browse.index.TermIndex;
+import ample.ledger.core.browse.quick.QuickFind;
 import ample.ledger.core.calendar.Days;
 import ample.ledger.core.calendar.WeekHours;
 import ample.ledger.core.edition.Edition;

@@ -2,8 +2,8 @@ package ample.ledger.web.lists;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import ample.ledger.core.browse.Parameter;
-import ample.ledger.core.browse.Topic;
+import ample.ledger.core.browse.brief.Topic;
+import ample.ledger.core.browse.index.Parameter;
 import ample.ledger.core.exchange.SectionCsv;
 import ample.ledger.web.RunningLedger;
 import com.networknt.schema.Schema;

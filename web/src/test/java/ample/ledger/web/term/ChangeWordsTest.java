@@ -3,7 +3,7 @@ package ample.ledger.web.term;
 import static ample.ledger.core.fixtures.SectionBuilder.section;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import ample.ledger.core.browse.TermIndex;
+import ample.ledger.core.browse.index.TermIndex;
 import ample.ledger.core.calendar.ClockStyle;
 import ample.ledger.core.calendar.DateRange;
 import ample.ledger.core.edition.Edition;

@@ -4,9 +4,9 @@ import static ample.ledger.core.fixtures.SectionBuilder.days;
 import static ample.ledger.core.fixtures.SectionBuilder.section;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import ample.ledger.core.browse.Between;
-import ample.ledger.core.browse.Brief;
-import ample.ledger.core.browse.OnDays;
+import ample.ledger.core.browse.brief.Between;
+import ample.ledger.core.browse.brief.Brief;
+import ample.ledger.core.browse.brief.OnDays;
 import ample.ledger.core.calendar.ClockTime;
 import ample.ledger.core.calendar.Days;
 import ample.ledger.core.schedule.Section;

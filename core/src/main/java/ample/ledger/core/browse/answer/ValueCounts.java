@@ -1,0 +1,76 @@
+package ample.ledger.core.browse.answer;
+
+import ample.ledger.core.browse.brief.Condition;
+import ample.ledger.core.browse.brief.OnDays;
+import ample.ledger.core.browse.brief.Timed;
+import ample.ledger.core.browse.brief.Topic;
+import ample.ledger.core.browse.index.CandidateSet;
+import ample.ledger.core.browse.index.Facet;
+import ample.ledger.core.browse.index.FacetIndex;
+import ample.ledger.core.browse.index.Moment;
+import ample.ledger.core.browse.index.SectionSet;
+import ample.ledger.core.calendar.Days;
+import java.time.DayOfWeek;
+import java.util.EnumMap;
+import java.util.Map;
+
+/**
+ * For each value that a condition can take alone, how many sections the brief would give with its other conditions as they
+ * are.
+ */
+public final class ValueCounts {
+
+    private final Moment moment;
+    private final Map<Facet, int[]> counts = new EnumMap<>(Facet.class);
+    private final Map<DayOfWeek, Integer> days = new EnumMap<>(DayOfWeek.class);
+    private final int timed;
+
+    private ValueCounts(Moment moment, int timed) {
+        this.moment = moment;
+        this.timed = timed;
+    }
+
+    /** Cost: {@link FacetIndex#counts} for each facet. */
+    static ValueCounts of(Findings findings) {
+        Moment moment = findings.moment();
+        CandidateSet fitting = findings.candidates();
+        SectionSet sections = findings.sections();
+        CandidateSet besideUntimed = findings.besides(Topic.UNTIMED);
+        ValueCounts counts = new ValueCounts(moment, kept(new Timed(), moment).sizeOfAnd(besideUntimed));
+        for (Facet facet : Facet.values()) {
+            CandidateSet base = findings.besides(Topic.of(facet));
+            counts.counts.put(facet, moment.facet(facet).counts(base, base == fitting ? sections : base.sections()));
+        }
+        OnDays.Rule rule =
+                findings.brief().condition(OnDays.class).map(OnDays::rule).orElse(OnDays.Rule.ONLY);
+        CandidateSet besideDays = findings.besides(Topic.DAYS);
+        for (DayOfWeek day : DayOfWeek.values()) {
+            counts.days.put(day, kept(new OnDays(rule, Days.of(day)), moment).sizeOfAnd(besideDays));
+        }
+        return counts;
+    }
+
+    private static CandidateSet kept(Condition condition, Moment moment) {
+        return moment.index().kept(condition, () -> condition.in(moment));
+    }
+
+    /** Each value of {@code facet} with its count, in the order to show them, those that would give nothing among them. */
+    public Map<String, Integer> of(Facet facet) {
+        return moment.facet(facet).named(counts.get(facet));
+    }
+
+    /** What one value would give; 0 for a value that there is not. */
+    public int of(Facet facet, String code) {
+        return moment.facet(facet).countOf(counts.get(facet), code);
+    }
+
+    /** What that day alone would give, with the rule that the brief has, or else as the only day. */
+    public int of(DayOfWeek day) {
+        return days.get(day);
+    }
+
+    /** What leaving out sections with no set time would give. */
+    public int timed() {
+        return timed;
+    }
+}

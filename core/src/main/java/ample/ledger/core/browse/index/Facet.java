@@ -1,0 +1,299 @@
+package ample.ledger.core.browse.index;
+
+import ample.ledger.core.reading.SeatAccount;
+import ample.ledger.core.reading.Status;
+import ample.ledger.core.schedule.Building;
+import ample.ledger.core.schedule.Campus;
+import ample.ledger.core.schedule.Course;
+import ample.ledger.core.schedule.Delivery;
+import ample.ledger.core.schedule.Department;
+import ample.ledger.core.schedule.Instructor;
+import ample.ledger.core.schedule.Kind;
+import ample.ledger.core.schedule.Meeting;
+import ample.ledger.core.schedule.Place;
+import ample.ledger.core.schedule.Programme;
+import ample.ledger.core.schedule.Requirement;
+import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.schedule.Section;
+import ample.ledger.core.schedule.Span;
+import ample.ledger.core.schedule.Subject;
+import java.math.BigDecimal;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Stream;
+
+/**
+ * A property with a short list of values, such as the subject or the campus: what can be asked for by ticking some of them.
+ */
+public enum Facet {
+    SUBJECT(
+            Scope.COURSE,
+            new Parameter("subject", "Codes of subjects, separated by commas", "tide,glac"),
+            "subjects",
+            "in",
+            ofCourse((course, schedule) -> Stream.of(course.code().subject())),
+            schedule -> named(schedule.subjects(), Subject::code, Subject::name)),
+    DEPARTMENT(
+            Scope.COURSE,
+            new Parameter("department", "Codes of departments", "cold-sciences"),
+            "departments",
+            "given by",
+            ofCourse((course, schedule) ->
+                    schedule.subject(course.code().subject()).flatMap(Subject::department).stream()),
+            schedule -> named(schedule.lists().departments(), Department::code, Department::name)),
+    PROGRAMME(
+            Scope.COURSE,
+            new Parameter(
+                    "programme", "Codes of degree programmes; all: before them asks for every one", "glaciology-major"),
+            "programmes",
+            "part of",
+            ofCourse((course, schedule) -> course.programmes().stream()),
+            schedule -> named(schedule.lists().programmes(), Programme::code, Programme::name)),
+    LEVEL(
+            Scope.COURSE,
+            new Parameter("level", "Years of study", "1,2"),
+            "levels",
+            "of level",
+            ofCourse((course, schedule) -> Stream.of(String.valueOf(course.level()))),
+            schedule -> schedule.courses().stream()
+                    .map(Course::level)
+                    .distinct()
+                    .sorted()
+                    .map(String::valueOf)
+                    .map(level -> new Value(level, level))),
+    CREDITS(
+            Scope.COURSE,
+            new Parameter("credits", "Numbers of credits, or a range", "3,4-6"),
+            "numbers of credits",
+            "worth",
+            ofCourse((course, schedule) -> Stream.of(code(course.credits()))),
+            schedule -> schedule.courses().stream()
+                    .map(course -> code(course.credits()))
+                    .distinct()
+                    .sorted(Comparator.comparing(credits -> new BigDecimal(credits)))
+                    .map(credits -> new Value(credits, credits.equals("1") ? "1 credit" : credits + " credits"))),
+    REQUIREMENT(
+            Scope.COURSE,
+            new Parameter("toward", "Codes of requirements; all: before them asks for every one", "field-practice"),
+            "requirements",
+            "counting toward",
+            ofCourse((course, schedule) -> course.requirements().stream()),
+            schedule -> named(schedule.requirements(), Requirement::code, Requirement::name)),
+    /** What it mainly is, and what its meetings are. */
+    KIND(
+            Scope.SECTION,
+            new Parameter("kind", "Kinds of section or meeting", "lecture,field-day"),
+            "kinds",
+            "of kind",
+            ofSection(section -> Stream.concat(
+                            Stream.of(section.kind()),
+                            section.meetings().stream().map(Meeting::kind))
+                    .map(Kind::code)
+                    .distinct()),
+            schedule -> Arrays.stream(Kind.values())
+                    .map(kind -> new Value(kind.code(), kind.label().toLowerCase(Locale.ROOT)))),
+    INSTRUCTOR(
+            Scope.SECTION,
+            new Parameter("instructor", "Codes of people; to-be-announced where nobody is named", "to-be-announced"),
+            "instructors",
+            "taught by",
+            ofSection(section -> section.instructors().isEmpty()
+                    ? Stream.of(Facet.TO_BE_ANNOUNCED)
+                    : section.instructors().stream().map(Instructor::code)),
+            schedule -> withToBeAnnounced(schedule.sections().stream()
+                    .flatMap(section -> section.instructors().stream())
+                    .distinct()
+                    .sorted(Comparator.comparing(Instructor::name).thenComparing(Instructor::code))
+                    .map(person -> new Value(person.code(), person.name())))),
+    BUILDING(
+            Scope.SECTION,
+            new Parameter("building", "Codes of buildings", "sluice-hall"),
+            "buildings",
+            "meeting in",
+            ofSection(section -> section.meetings().stream()
+                    .map(Meeting::place)
+                    .flatMap(place -> place instanceof Place.ToBeAnnounced
+                            ? Stream.of(Facet.TO_BE_ANNOUNCED)
+                            : building(place).map(Building::code).stream())
+                    .distinct()),
+            schedule -> withToBeAnnounced(schedule.sections().stream()
+                    .flatMap(section -> section.meetings().stream())
+                    .flatMap(meeting -> building(meeting.place()).stream())
+                    .distinct()
+                    .sorted(Comparator.comparing(Building::name).thenComparing(Building::code))
+                    .map(building -> new Value(building.code(), building.name())))),
+    CAMPUS(
+            Scope.SET,
+            new Parameter("at", "Codes of campuses", "tidewall"),
+            "campuses",
+            "at",
+            ofSection(section -> Stream.of(section.campus().code())),
+            schedule -> named(schedule.campuses(), Campus::code, Campus::name)),
+    /** As the span is called; its dates are asked for by themselves. */
+    SPAN(
+            Scope.SET,
+            new Parameter("span", "Codes of spans", "first-half"),
+            "spans",
+            "running",
+            ofSection(section -> Stream.of(section.span().code())),
+            schedule -> schedule.sections().stream()
+                    .map(Section::span)
+                    .distinct()
+                    .sorted(Comparator.comparing((Span span) -> span.dates().first())
+                            .thenComparing(span -> span.dates().last())
+                            .thenComparing(Span::code))
+                    .map(span -> new Value(span.code(), span.name().toLowerCase(Locale.ROOT)))
+                    .distinct()),
+    /** As the meetings say. */
+    DELIVERY(
+            Scope.SET,
+            new Parameter("delivery", "How it is taught", "on-site,mixed"),
+            "deliveries",
+            "taught",
+            ofSection(section -> Stream.of(section.delivery().code())),
+            schedule -> Arrays.stream(Delivery.values()).map(delivery -> new Value(delivery.code(), delivery.label()))),
+    LANGUAGE(
+            Scope.SET,
+            new Parameter("language", "Languages, as BCP 47 tags", "en"),
+            "languages",
+            "held in",
+            ofSection(section -> Stream.of(section.language().toLanguageTag())),
+            schedule -> schedule.sections().stream()
+                    .map(Section::language)
+                    .distinct()
+                    .sorted(Comparator.comparing(Locale::toLanguageTag))
+                    .map(language -> new Value(language.toLanguageTag(), language.getDisplayName(Locale.ENGLISH)))),
+    MATERIALS(
+            Scope.SET,
+            new Parameter("materials", "Whether course materials are free or paid", "free"),
+            "kinds of materials",
+            "with",
+            ofSection(section -> Stream.of(section.freeMaterials() ? "free" : "paid")),
+            schedule -> Stream.of(new Value("free", "free materials"), new Value("paid", "materials to pay for"))),
+    /** As seats stand at the moment of asking. */
+    STATUS(
+            Scope.SET,
+            new Parameter("status", "How it stands", "open,full-waitlist-open"),
+            "statuses",
+            "now",
+            (section, schedule, seats) -> Stream.of(Status.of(section, seats).code()),
+            schedule -> Status.OF_SEATS.stream().map(status -> new Value(status.code(), status.label())));
+
+    /** The code of a person or a place that is still to be announced. */
+    public static final String TO_BE_ANNOUNCED = "to-be-announced";
+
+    private final Scope scope;
+    private final Parameter parameter;
+    private final String plural;
+    private final String lead;
+    private final Codes codes;
+    private final Function<Schedule, Stream<Value>> values;
+
+    /** What has to have the value. */
+    public enum Scope {
+        /** The course, so that all its sections share it. */
+        COURSE,
+        /** The section alone: its companions may have other values. */
+        SECTION,
+        /**
+         * Every section of a complete set: who takes the lecture at one campus has to take its lab somewhere too. A section has
+         * exactly one value.
+         */
+        SET
+    }
+
+    /** A value of a facet: its code in files and addresses, and its name. */
+    public record Value(String code, String name) {}
+
+    /** How many of the values asked for there must be. */
+    public enum Match {
+        ANY,
+        ALL
+    }
+
+    /** Which values a section has, by their codes. */
+    private interface Codes {
+        Stream<String> of(Section section, Schedule schedule, SeatAccount seats);
+    }
+
+    /** The same of what all sections of a course share. */
+    private interface CodesOfCourse {
+        Stream<String> of(Course course, Schedule schedule);
+    }
+
+    Facet(
+            Scope scope,
+            Parameter parameter,
+            String plural,
+            String lead,
+            Codes codes,
+            Function<Schedule, Stream<Value>> values) {
+        this.scope = scope;
+        this.parameter = parameter;
+        this.plural = plural;
+        this.lead = lead;
+        this.codes = codes;
+        this.values = values;
+    }
+
+    public Scope scope() {
+        return scope;
+    }
+
+    /** How an address asks for it. */
+    public Parameter parameter() {
+        return parameter;
+    }
+
+    /** Several of its values: "subjects". */
+    public String plural() {
+        return plural;
+    }
+
+    /** What leads to its values in a sentence: "in", "at". */
+    public String lead() {
+        return lead;
+    }
+
+    /** Every value that {@code schedule} knows, in the order to show them. */
+    public List<Value> values(Schedule schedule) {
+        return values.apply(schedule).toList();
+    }
+
+    /** The codes of the values that a section of {@code schedule} has while its seats stand like this; of sets exactly one. */
+    List<String> codesOf(Section section, Schedule schedule, SeatAccount seats) {
+        return codes.of(section, schedule, seats).toList();
+    }
+
+    private static Codes ofCourse(CodesOfCourse codes) {
+        return (section, schedule, seats) -> codes.of(section.course(), schedule);
+    }
+
+    private static Codes ofSection(Function<Section, Stream<String>> codes) {
+        return (section, schedule, seats) -> codes.apply(section);
+    }
+
+    /** "3" of 3.0, "1.5" of 1.50. */
+    private static String code(BigDecimal credits) {
+        return credits.signum() == 0 ? "0" : credits.stripTrailingZeros().toPlainString();
+    }
+
+    private static <T> Stream<Value> named(List<T> items, Function<T, String> code, Function<T, String> name) {
+        return items.stream().map(item -> new Value(code.apply(item), name.apply(item)));
+    }
+
+    private static Optional<Building> building(Place place) {
+        if (place instanceof Place.Room room) {
+            return Optional.of(room.building());
+        }
+        return place instanceof Place.RoomToBeAnnounced known ? Optional.of(known.building()) : Optional.empty();
+    }
+
+    private static Stream<Value> withToBeAnnounced(Stream<Value> known) {
+        return Stream.concat(known, Stream.of(new Value(TO_BE_ANNOUNCED, "to be announced")));
+    }
+}

@@ -1,0 +1,272 @@
+package ample.ledger.core.browse.index;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.BitSet;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.IntFunction;
+import java.util.stream.IntStream;
+
+/**
+ * One facet of one edition: for each value the candidates that have it, and for each candidate its values.
+ *
+ * <p>A value of few candidates, such as a person, is kept as a list of them; any other as a bitmap.
+ */
+public final class FacetIndex {
+
+    /** How many words of a bitmap are gone through in the time of looking at one section; measured, and not delicate. */
+    private static final int WORDS_IN_THE_TIME_OF_A_SECTION = 4;
+
+    private final Candidates layout;
+    private final List<String> codes;
+    private final Map<String, Integer> places;
+    private final CandidateSet[] dense;
+    private final int[][] sparse;
+    private final boolean anySparse;
+    private final boolean ofSets;
+
+    /** Of sets the candidates all of whose sections have one value, the same; otherwise all. */
+    private final CandidateSet pure;
+
+    /**
+     * By the position of a candidate the place of its value; for more values than one, or none, what {@code ~} makes the place
+     * in {@link #lists} of the list of them. Of sets only the pure candidates have theirs.
+     */
+    private final NarrowColumn valueAt;
+
+    private final int[][] lists;
+
+    /** Of sets the value of each section; otherwise nothing. */
+    private final int[] valueOfSection;
+
+    /**
+     * @param codes every value, in the order to count them
+     * @param codesOf the values of a section
+     * @param ofSets whether a candidate has the values of all the sections of its set
+     */
+    FacetIndex(Candidates layout, Collection<String> codes, IntFunction<List<String>> codesOf, boolean ofSets) {
+        this.layout = layout;
+        this.ofSets = ofSets;
+        this.places = new HashMap<>();
+        List<String> known = new ArrayList<>();
+        codes.forEach(code -> place(code, known));
+        List<int[]> bySection = new ArrayList<>();
+        for (int section = 0; section < layout.sections(); section++) {
+            bySection.add(codesOf.apply(section).stream()
+                    .mapToInt(code -> place(code, known))
+                    .toArray());
+        }
+        this.codes = List.copyOf(known);
+        BitSet[] having = new BitSet[known.size()];
+        Arrays.setAll(having, place -> new BitSet());
+        layout.all()
+                .forEach(position -> sectionsAt(position)
+                        .forEach(section ->
+                                Arrays.stream(bySection.get(section)).forEach(place -> having[place].set(position))));
+        this.dense = new CandidateSet[known.size()];
+        this.sparse = new int[known.size()][];
+        boolean someSparse = false;
+        for (int place = 0; place < having.length; place++) {
+            if (!ofSets && having[place].cardinality() < layout.words()) {
+                sparse[place] = having[place].stream().toArray();
+                someSparse = true;
+            } else {
+                dense[place] = new CandidateSet(layout, Arrays.copyOf(having[place].toLongArray(), layout.words()));
+            }
+        }
+        this.anySparse = someSparse;
+        this.pure = ofSets ? layout.where(position -> isPure(having, position)) : layout.all();
+        this.valueOfSection =
+                ofSets ? bySection.stream().mapToInt(places -> places[0]).toArray() : new int[0];
+        this.valueAt = new NarrowColumn(layout.words() * Long.SIZE);
+        List<int[]> listed = new ArrayList<>(List.of(new int[0]));
+        Map<List<Integer>, Integer> numberOf = new HashMap<>(Map.of(List.of(), 0));
+        for (int position = 0; position < valueAt.positions(); position++) {
+            int[] places = pure.contains(position) ? bySection.get(layout.sectionAt(position)) : new int[0];
+            List<Integer> key = Arrays.stream(places).boxed().toList();
+            if (places.length != 1 && numberOf.putIfAbsent(key, listed.size()) == null) {
+                listed.add(places);
+            }
+            valueAt.put(position, places.length == 1 ? places[0] : ~numberOf.get(key));
+        }
+        this.lists = listed.toArray(int[][]::new);
+    }
+
+    private IntStream sectionsAt(int position) {
+        return ofSets ? Arrays.stream(layout.setAt(position)) : IntStream.of(layout.sectionAt(position));
+    }
+
+    private static boolean isPure(BitSet[] having, int position) {
+        return Arrays.stream(having).filter(set -> set.get(position)).count() == 1;
+    }
+
+    private int place(String code, List<String> known) {
+        return places.computeIfAbsent(code, added -> {
+            known.add(added);
+            return known.size() - 1;
+        });
+    }
+
+    private FacetIndex(
+            FacetIndex before, CandidateSet[] dense, int[] valueOfSection, NarrowColumn valueAt, CandidateSet pure) {
+        this.layout = before.layout;
+        this.codes = before.codes;
+        this.places = before.places;
+        this.sparse = before.sparse;
+        this.anySparse = before.anySparse;
+        this.lists = before.lists;
+        this.ofSets = before.ofSets;
+        this.dense = dense;
+        this.valueOfSection = valueOfSection;
+        this.valueAt = valueAt;
+        this.pure = pure;
+    }
+
+    /**
+     * This index after some sections changed their value. Only for a facet of sets, of which a section has one value.
+     *
+     * @param changed the sections whose value changed, by position in the schedule
+     * @param codeOf the value of a section as it is now, one of those known
+     */
+    FacetIndex with(int[] changed, IntFunction<String> codeOf) {
+        int[] now = valueOfSection.clone();
+        NarrowColumn at = valueAt.copy();
+        for (int section : changed) {
+            now[section] = places.get(codeOf.apply(section));
+        }
+        long[][] having = new long[dense.length][];
+        Arrays.setAll(having, place -> dense[place].bits().clone());
+        long[] alike = pure.bits().clone();
+        for (int section : changed) {
+            layout.together(section).forEach(position -> {
+                long bit = 1L << position;
+                for (long[] each : having) {
+                    each[position >> 6] &= ~bit;
+                }
+                int[] places = Arrays.stream(layout.setAt(position))
+                        .map(member -> now[member])
+                        .distinct()
+                        .toArray();
+                for (int place : places) {
+                    having[place][position >> 6] |= bit;
+                }
+                alike[position >> 6] = places.length == 1 ? alike[position >> 6] | bit : alike[position >> 6] & ~bit;
+                at.put(position, places.length == 1 ? places[0] : ~0);
+            });
+        }
+        CandidateSet[] sets = new CandidateSet[having.length];
+        Arrays.setAll(sets, place -> new CandidateSet(layout, having[place]));
+        return new FacetIndex(this, sets, now, at, new CandidateSet(layout, alike));
+    }
+
+    /** The candidates with at least one of these values; of sets, those that hold a section with one. */
+    public CandidateSet any(Collection<String> wanted) {
+        long[] bits = new long[layout.words()];
+        for (String code : wanted) {
+            Integer place = places.get(code);
+            if (place != null && dense[place] == null) {
+                for (int position : sparse[place]) {
+                    bits[position >> 6] |= 1L << position;
+                }
+            } else if (place != null) {
+                long[] having = dense[place].bits();
+                for (int word = 0; word < bits.length; word++) {
+                    bits[word] |= having[word];
+                }
+            }
+        }
+        return new CandidateSet(layout, bits);
+    }
+
+    /** The candidates with every one of these values. */
+    public CandidateSet all(Collection<String> wanted) {
+        return wanted.stream().map(List::of).map(this::any).reduce(layout.all(), CandidateSet::and);
+    }
+
+    /** The sets all of whose sections have one of these values. */
+    public CandidateSet only(Collection<String> wanted) {
+        return any(codes.stream().filter(code -> !wanted.contains(code)).toList())
+                .complement();
+    }
+
+    /**
+     * For each value, in the order of {@link #codes()}, how many sections of {@code base} have it; of sets, how many have a
+     * set in {@code base} all of whose sections have it. Goes through the sections of {@code base} where they are few, and
+     * through the bitmaps of the values where they are many.
+     */
+    public int[] counts(CandidateSet base, SectionSet sections) {
+        boolean few =
+                anySparse || sections.size() < (long) codes.size() * layout.words() / WORDS_IN_THE_TIME_OF_A_SECTION;
+        int[] counts = new int[codes.size()];
+        if (few && ofSets) {
+            countSetBySet(base.and(pure), counts);
+        } else if (few) {
+            for (int position : sections.positions()) {
+                int value = valueAt.at(position);
+                if (value >= 0) {
+                    counts[value]++;
+                } else {
+                    for (int each : lists[~value]) {
+                        counts[each]++;
+                    }
+                }
+            }
+        } else if (ofSets) {
+            CandidateSet alike = base.and(pure);
+            for (int place = 0; place < counts.length; place++) {
+                counts[place] = alike.sizeOfAnd(dense[place]);
+            }
+        } else {
+            for (int place = 0; place < counts.length; place++) {
+                counts[place] = sections.sizeOfAnd(dense[place]);
+            }
+        }
+        return counts;
+    }
+
+    /**
+     * Counts candidate by candidate. Those of a section lie side by side, so a section that is not the last one with a value
+     * has not been counted with it yet.
+     */
+    private void countSetBySet(CandidateSet alike, int[] counts) {
+        int[] last = new int[counts.length];
+        Arrays.fill(last, -1);
+        long[] bits = alike.bits();
+        for (int word = 0; word < bits.length; word++) {
+            boolean plain = layout.isPlain(word);
+            for (long left = bits[word]; left != 0; left &= left - 1) {
+                int position = (word << 6) + Long.numberOfTrailingZeros(left);
+                int value = valueAt.at(position);
+                if (plain) {
+                    counts[value]++;
+                } else if (last[value] != layout.sectionAt(position)) {
+                    last[value] = layout.sectionAt(position);
+                    counts[value]++;
+                }
+            }
+        }
+    }
+
+    List<String> codes() {
+        return codes;
+    }
+
+    /** The count of {@code code} among {@link #counts}; 0 for a value that there is not. */
+    public int countOf(int[] counts, String code) {
+        Integer place = places.get(code);
+        return place == null ? 0 : counts[place];
+    }
+
+    /** The counts by value, in order. */
+    public Map<String, Integer> named(int[] counts) {
+        Map<String, Integer> named = new LinkedHashMap<>();
+        for (int place = 0; place < counts.length; place++) {
+            named.put(codes.get(place), counts[place]);
+        }
+        return named;
+    }
+}

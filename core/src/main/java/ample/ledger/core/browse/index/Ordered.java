@@ -1,0 +1,84 @@
+package ample.ledger.core.browse.index;
+
+import java.util.Arrays;
+
+/** Picks the first sections of a set in one order, without sorting the rest. */
+public final class Ordered {
+
+    /** How many sections can be looked up in the time of offering one to be kept in order; measured, not delicate. */
+    private static final int LOOKS_IN_THE_TIME_OF_KEEPING = 16;
+
+    private final Moment moment;
+    private final Order order;
+
+    public Ordered(Moment moment, Order order) {
+        this.moment = moment;
+        this.order = order;
+    }
+
+    /**
+     * At most {@code most} sections, by their positions in the schedule. Of an order that seats do not change, either every
+     * section of {@code set} is looked at and the best so far kept, or, where many fit, all sections are gone through in
+     * the order until enough have been found, whichever is less.
+     */
+    public int[] first(SectionSet set, int most) {
+        int[] inOrder = moment.index().inOrder(order);
+        int wanted = Math.min(most, set.size());
+        boolean many = inOrder != null
+                && (long) set.size() * set.size() * LOOKS_IN_THE_TIME_OF_KEEPING > (long) wanted * inOrder.length;
+        if (many) {
+            return set.first(inOrder, wanted);
+        }
+        Best best = new Best(wanted);
+        int[] ranks = moment.index().ranks(order);
+        for (int section : set.toArray()) {
+            best.offer(
+                    ranks != null
+                            ? ranks[section]
+                            : order.placeBySeats(
+                                    moment.index().section(section),
+                                    moment.seats().account(section)),
+                    section);
+        }
+        return best.inOrder();
+    }
+
+    /**
+     * The least keys offered so far. A buffer of twice their number is cut back to them whenever it is full, so an offer
+     * costs on the average the logarithm of the number kept, and nothing but a comparison once most are too great.
+     */
+    private static final class Best {
+
+        private final int most;
+        private final long[] keys;
+        private int held;
+        private long bound = Long.MAX_VALUE;
+
+        Best(int most) {
+            this.most = most;
+            this.keys = new long[Math.max(2 * most, 1)];
+        }
+
+        /** Keys are of the place, then of the section, which stands for the order of the schedule. */
+        void offer(int place, int section) {
+            long key = (long) place << Integer.SIZE | section;
+            if (key < bound && most > 0) {
+                keys[held++] = key;
+                if (held == keys.length) {
+                    cutBack();
+                }
+            }
+        }
+
+        private void cutBack() {
+            Arrays.sort(keys, 0, held);
+            held = Math.min(held, most);
+            bound = held > 0 && held == most ? keys[held - 1] : Long.MAX_VALUE;
+        }
+
+        int[] inOrder() {
+            cutBack();
+            return Arrays.stream(keys, 0, held).mapToInt(key -> (int) key).toArray();
+        }
+    }
+}

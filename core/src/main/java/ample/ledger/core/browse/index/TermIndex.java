@@ -1,0 +1,272 @@
+package ample.ledger.core.browse.index;
+
+import ample.ledger.core.calendar.WeekHours;
+import ample.ledger.core.reading.SeatAccount;
+import ample.ledger.core.schedule.Course;
+import ample.ledger.core.schedule.CourseCode;
+import ample.ledger.core.schedule.EntryNumber;
+import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.schedule.SeatPool;
+import ample.ledger.core.schedule.Section;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.BitSet;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Predicate;
+import java.util.function.Supplier;
+import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * One edition's sections, laid out so that a brief is answered without looking at them one by one. Built once for
+ * each edition; immutable but for the seats.
+ *
+ * <p>Safe for any number of readers and one writer of seats: an answer is of one moment, and a change of seats shows in the
+ * next answer.
+ *
+ * <p>What a condition can ask for by its value is a bitmap for each value; what is asked for as a range is a column of
+ * numbers. Both are of candidates: see {@link Candidates}.
+ */
+public final class TermIndex {
+
+    private final Schedule schedule;
+    private final Vocabulary vocabulary;
+    private final LocalDate today;
+    private final List<Section> sections;
+    private final Candidates layout;
+    private final Map<Facet, FacetIndex> facets = new EnumMap<>(Facet.class);
+    private final MeetingColumns meetings;
+    private final MeetingColumns setMeetings;
+    private final Timetable timetable;
+    private final SlicedColumn numbers;
+    private final List<Course> courses;
+    private final Map<CourseCode, int[]> sectionsOfCourse;
+    private final Map<String, Integer> sectionOfEntry;
+    private final CourseWords words;
+    private final Map<Object, CandidateSet> kept = new ConcurrentHashMap<>();
+    private final Map<Order, int[]> inOrder = new EnumMap<>(Order.class);
+    private final Map<Order, int[]> ranks = new EnumMap<>(Order.class);
+    private volatile SeatView seats;
+
+    /** @param today the day on which seats are counted, since seats are held until a day */
+    public TermIndex(Schedule schedule, LocalDate today) {
+        this.schedule = schedule;
+        this.vocabulary = Vocabulary.of(schedule);
+        this.today = today;
+        this.sections = schedule.sections();
+        this.layout = Candidates.of(schedule);
+        this.sectionOfEntry = new HashMap<>();
+        Map<CourseCode, List<Integer>> ofCourse = new TreeMap<>();
+        for (int section = 0; section < sections.size(); section++) {
+            sectionOfEntry.put(sections.get(section).entry().digits(), section);
+            ofCourse.computeIfAbsent(sections.get(section).course().code(), absent -> new ArrayList<>())
+                    .add(section);
+        }
+        this.sectionsOfCourse = new HashMap<>();
+        ofCourse.forEach((course, some) -> sectionsOfCourse.put(
+                course, some.stream().mapToInt(Integer::intValue).toArray()));
+        this.courses = ofCourse.keySet().stream()
+                .map(code -> schedule.course(code).orElseThrow())
+                .toList();
+        this.seats = SeatView.of(layout, sections, today);
+        for (Facet facet : Facet.values()) {
+            if (facet != Facet.STATUS) {
+                facets.put(facet, index(facet));
+            }
+        }
+        this.meetings = MeetingColumns.ofSections(layout, sections);
+        this.setMeetings = MeetingColumns.ofSets(layout, sections);
+        this.timetable = new Timetable(layout, schedule);
+        this.numbers = SlicedColumn.of(
+                layout,
+                position ->
+                        sections.get(layout.sectionAt(position)).course().code().digits());
+        this.words = new CourseWords(courses);
+        for (Order order : Order.values()) {
+            order.comparator(schedule).ifPresent(fixed -> keep(order, fixed));
+        }
+    }
+
+    private FacetIndex index(Facet facet) {
+        return new FacetIndex(
+                layout,
+                vocabulary.values(facet).stream().map(Facet.Value::code).toList(),
+                section -> facet.codesOf(sections.get(section), schedule, seats.account(section)),
+                facet.scope() == Facet.Scope.SET);
+    }
+
+    private void keep(Order order, Comparator<Section> fixed) {
+        int[] sorted = IntStream.range(0, sections.size())
+                .boxed()
+                .sorted((one, other) -> fixed.compare(sections.get(one), sections.get(other)))
+                .mapToInt(Integer::intValue)
+                .toArray();
+        int[] rank = new int[sorted.length];
+        for (int place = 0; place < sorted.length; place++) {
+            rank[sorted[place]] = place;
+        }
+        inOrder.put(
+                order,
+                Arrays.stream(sorted)
+                        .map(layout::representative)
+                        .filter(position -> position >= 0)
+                        .toArray());
+        ranks.put(order, rank);
+    }
+
+    public Schedule schedule() {
+        return schedule;
+    }
+
+    /** The codes that a brief can name here. */
+    public Vocabulary vocabulary() {
+        return vocabulary;
+    }
+
+    /** The day on which its seats are counted. */
+    public LocalDate today() {
+        return today;
+    }
+
+    /** What it is at this moment. */
+    public Moment now() {
+        return new Moment(this, seats);
+    }
+
+    /**
+     * Takes over how the seats of some pools stand now. For one writer at a time; others wait.
+     *
+     * @param counts by the code of the pool; pools that this edition does not have are passed over
+     */
+    public synchronized void seatsNow(Map<String, SeatPool.Count> counts) {
+        seats = seats.with(counts);
+    }
+
+    /** The seats of a section as they stand now; empty for a section that this edition does not have. */
+    public Optional<SeatAccount> seatsOf(EntryNumber entry) {
+        return Optional.ofNullable(sectionOfEntry.get(entry.digits())).map(section -> seats.account(section));
+    }
+
+    public Candidates layout() {
+        return layout;
+    }
+
+    public Section section(int section) {
+        return sections.get(section);
+    }
+
+    /** Sections by their positions in the schedule, in the order given. */
+    public List<Section> sections(int[] wanted) {
+        Section[] named = new Section[wanted.length];
+        for (int i = 0; i < wanted.length; i++) {
+            named[i] = sections.get(wanted[i]);
+        }
+        return List.of(named);
+    }
+
+    FacetIndex facet(Facet facet) {
+        return facets.get(facet);
+    }
+
+    /** When sections meet, each by itself. */
+    public MeetingColumns meetings() {
+        return meetings;
+    }
+
+    /** When complete sets meet. */
+    public MeetingColumns setMeetings() {
+        return setMeetings;
+    }
+
+    /**
+     * The set of {@code key}, which seats do not change, worked out when it is first asked for. Only for the few that every answer
+     * asks for.
+     */
+    public CandidateSet kept(Object key, Supplier<CandidateSet> found) {
+        return kept.computeIfAbsent(key, absent -> found.get());
+    }
+
+    public Timetable timetable() {
+        return timetable;
+    }
+
+    /** The representative of every section in an order that seats do not change; null for one that they do. */
+    int @Nullable [] inOrder(Order order) {
+        return inOrder.get(order);
+    }
+
+    /** The place of every section in an order that seats do not change; null for one that they do. */
+    int @Nullable [] ranks(Order order) {
+        return ranks.get(order);
+    }
+
+    /** The candidates of courses whose number, without letters, is one of these. */
+    public CandidateSet numbered(int low, int high) {
+        return numbers.atLeast(low).and(numbers.atMost(high));
+    }
+
+    /** Those of {@code some} whose course is {@code wanted}. */
+    public CandidateSet ofCourses(CandidateSet some, Predicate<CourseCode> wanted) {
+        return some.filter(position ->
+                wanted.test(sections.get(layout.sectionAt(position)).course().code()));
+    }
+
+    /** Whether some course has this word, as {@link CourseWords} finds words. */
+    public boolean mentionsWithTypo(String word) {
+        return !words.find(word).isEmpty();
+    }
+
+    public CandidateSet mentioning(String text) {
+        BitSet found = words.find(text);
+        return ofCourses(found.stream().mapToObj(courses::get).map(Course::code).toList());
+    }
+
+    public CandidateSet ofCourses(Collection<CourseCode> codes) {
+        return ofSections(
+                codes.stream().flatMapToInt(code -> IntStream.of(sectionsOfCourse.getOrDefault(code, new int[0]))));
+    }
+
+    public CandidateSet entered(Collection<EntryNumber> entries) {
+        return ofSections(places(entries));
+    }
+
+    /** The candidates whose set meets in one of these hours. */
+    public CandidateSet meetingIn(WeekHours hours) {
+        return timetable.setsMeetingIn(hours);
+    }
+
+    /** The candidates whose section itself meets in one of these hours. */
+    public CandidateSet itselfMeetingIn(WeekHours hours) {
+        return timetable.sectionsMeetingIn(hours);
+    }
+
+    /** The candidates that clash with one of these sections: themselves, or in any section of their set. */
+    public CandidateSet clashing(Collection<EntryNumber> plan, boolean inSet) {
+        return places(plan)
+                .mapToObj(section -> timetable.clashing(section, inSet))
+                .reduce(layout.none(), CandidateSet::or);
+    }
+
+    private IntStream places(Collection<EntryNumber> entries) {
+        return entries.stream()
+                .map(entry -> sectionOfEntry.get(entry.digits()))
+                .filter(Objects::nonNull)
+                .mapToInt(Integer::intValue);
+    }
+
+    private CandidateSet ofSections(IntStream wanted) {
+        long[] bits = new long[layout.words()];
+        wanted.flatMap(layout::ofSection).forEach(position -> bits[position >> 6] |= 1L << position);
+        return new CandidateSet(layout, bits);
+    }
+}
