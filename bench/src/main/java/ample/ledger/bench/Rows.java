@@ -169,6 +169,8 @@ final class Rows {
             case CREDITS ->
                 Stream.of(section.course().credits().stripTrailingZeros().toPlainString());
             case REQUIREMENT -> section.course().requirements().stream();
+            case PREREQUISITE ->
+                Stream.of(section.course().rules().prerequisites().isEmpty() ? "no-prerequisite" : "prerequisite");
             case KIND ->
                 Stream.concat(
                                 Stream.of(section.kind()),

@@ -235,6 +235,9 @@ class SqlReadingTest {
                 "SELECT CASE WHEN m.place = 'to-be-announced' AND m.building IS NULL THEN 'to-be-announced'"
                         + " ELSE m.building END FROM meetings m WHERE m.entry = x.entry"
                         + " AND (m.building IS NOT NULL OR m.place = 'to-be-announced')";
+            case PREREQUISITE ->
+                "SELECT CASE WHEN EXISTS (SELECT FROM prerequisites r WHERE (r.subject, r.number) = (s.subject, s.number))"
+                        + " THEN 'prerequisite' ELSE 'no-prerequisite' END";
             case CAMPUS, SPAN, DELIVERY, LANGUAGE, MATERIALS, STATUS ->
                 throw new IllegalArgumentException("Of sets: " + facet);
         };

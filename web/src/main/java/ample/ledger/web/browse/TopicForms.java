@@ -113,6 +113,7 @@ final class TopicForms {
             case DELIVERY -> values("Delivery", Facet.DELIVERY);
             case LANGUAGE -> values("Language", Facet.LANGUAGE);
             case REQUIREMENT -> values("Requirement", Facet.REQUIREMENT);
+            case PREREQUISITE -> values("Prerequisite", Facet.PREREQUISITE);
             case MATERIALS -> values("Course materials", Facet.MATERIALS);
             case SEATS ->
                 filledIn(

@@ -39,6 +39,7 @@ public enum Topic implements Coded {
     DELIVERY(Facet.DELIVERY),
     LANGUAGE(Facet.LANGUAGE),
     REQUIREMENT(Facet.REQUIREMENT),
+    PREREQUISITE(Facet.PREREQUISITE),
     MATERIALS(Facet.MATERIALS),
     SEATS(Seats.PARAMETERS, Seats::read),
     STATUS(Facet.STATUS),

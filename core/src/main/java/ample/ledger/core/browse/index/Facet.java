@@ -83,6 +83,16 @@ public enum Facet {
             "counting toward",
             ofCourse((course, schedule) -> course.requirements().stream()),
             schedule -> named(schedule.requirements(), Requirement::code, Requirement::name)),
+    /** Whether something must come before the course. */
+    PREREQUISITE(
+            Scope.COURSE,
+            new Parameter("needs", "Whether the course has a prerequisite", "no-prerequisite"),
+            "answers",
+            "with",
+            ofCourse((course, schedule) ->
+                    Stream.of(course.rules().prerequisites().isEmpty() ? "no-prerequisite" : "prerequisite")),
+            schedule -> Stream.of(
+                    new Value("no-prerequisite", "no prerequisite"), new Value("prerequisite", "a prerequisite"))),
     /** What it mainly is, and what its meetings are. */
     KIND(
             Scope.SECTION,

@@ -58,7 +58,8 @@ final class QuickReader {
     /** What begins at token {@code at}, put into the brief; empty where nothing does. */
     Optional<Taken> takeAt(int at) {
         boolean not = NO.contains(word(at));
-        Optional<Taken> taken = not ? denied(at) : Optional.empty();
+        // A name may begin with such a word: "no prerequisite".
+        Optional<Taken> taken = not ? names(at, false).or(() -> denied(at)) : Optional.empty();
         return taken.or(() -> course(at))
                 .or(() -> seats(at))
                 .or(() -> untimed(at))

@@ -89,6 +89,8 @@ final class QuickWords {
         phrase("synchronous", Facet.DELIVERY, Set.of("online-timed"));
         phrase("free materials", Facet.MATERIALS, Set.of("free"));
         phrase("free books", Facet.MATERIALS, Set.of("free"));
+        phrase("no prerequisites", Facet.PREREQUISITE, Set.of("no-prerequisite"));
+        phrase("prerequisites", Facet.PREREQUISITE, Set.of("prerequisite"));
         phrase("full", Facet.STATUS, Set.of("full", "full-waitlist-open"));
         phrase("cancelled", Facet.STATUS, Set.of("cancelled"));
         phrase("waitlist open", Facet.STATUS, Set.of("full-waitlist-open"));
