@@ -5,6 +5,9 @@ import ample.ledger.web.sign.SignInFilters;
 import ample.ledger.web.sign.SignOn;
 import ample.ledger.web.term.Addresses;
 import jakarta.servlet.DispatcherType;
+import java.util.Arrays;
+import java.util.List;
+import java.util.stream.Stream;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnWebApplication;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -75,12 +78,21 @@ class SecurityConfiguration {
         "/{term}/week/stop"
     };
 
+    private static final String[] DESK = {"/desk", "/desk/**"};
+
+    /** The addresses that somebody may ask for, or, where it says so, send something to. */
+    static List<String> listed(boolean sending) {
+        return Stream.of(sending ? GUESTS : PUBLIC, DESK)
+                .flatMap(Arrays::stream)
+                .toList();
+    }
+
     @Bean
     SecurityFilterChain pages(HttpSecurity http, SignOn signOn, SignInFilters filters) throws Exception {
         filters.addTo(http);
         return http.authorizeHttpRequests(requests -> requests.dispatcherTypeMatchers(DispatcherType.ERROR)
                         .permitAll()
-                        .requestMatchers("/desk", "/desk/**")
+                        .requestMatchers(DESK)
                         .hasRole(SignOn.DESK)
                         .requestMatchers(HttpMethod.GET, PUBLIC)
                         .permitAll()
