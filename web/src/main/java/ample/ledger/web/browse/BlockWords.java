@@ -6,9 +6,12 @@ import ample.ledger.web.browse.BrowsePage.Block;
 import ample.ledger.web.guest.Kept;
 import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Place;
+import ample.ledger.web.term.PostedTerm;
 import ample.ledger.web.words.Strip;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Set;
 
 /** Writes the blocks of one leaf: by course each course with its lines and near misses, otherwise all lines together. */
 final class BlockWords {
@@ -36,15 +39,7 @@ final class BlockWords {
      */
     List<Block> blocks(Leaves leaves, int number, Order order, boolean newTerm) {
         Leaves.Leaf leaf = leaves.page(number);
-        LineWords words = new LineWords(
-                leaf.posted(),
-                preferences,
-                addresses,
-                ground,
-                place.season(),
-                leaf.posted().equals(place.terms().get(0)),
-                true,
-                kept);
+        LineWords words = new LineWords(leaf.posted(), preferences, addresses, ground, options(leaf.posted()), kept);
         String term = newTerm ? words.term() : null;
         if (order != Order.COURSE) {
             return List.of(new Block(
@@ -63,6 +58,17 @@ final class BlockWords {
             subject = own;
         }
         return blocks;
+    }
+
+    private Set<LineWords.Option> options(PostedTerm posted) {
+        Set<LineWords.Option> options = EnumSet.of(LineWords.Option.OPENS_IN_PLACE);
+        if (place.season()) {
+            options.add(LineWords.Option.AMONG_TERMS);
+        }
+        if (!posted.equals(place.terms().get(0))) {
+            options.add(LineWords.Option.LATER_TERM);
+        }
+        return options;
     }
 
     private static String lastSubject(Leaves.Leaf leaf) {

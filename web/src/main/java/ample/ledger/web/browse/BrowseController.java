@@ -1,30 +1,21 @@
 package ample.ledger.web.browse;
 
-import ample.ledger.core.browse.answer.NotOffered;
 import ample.ledger.core.browse.brief.Brief;
-import ample.ledger.core.browse.brief.BriefAddress;
-import ample.ledger.core.browse.brief.TermChange;
-import ample.ledger.core.browse.brief.WeekPainting;
-import ample.ledger.core.browse.brief.Wording;
-import ample.ledger.core.calendar.WeekHours;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.web.guest.Keeping;
-import ample.ledger.web.guest.Kept;
+import ample.ledger.web.head.Head;
 import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Addresses;
-import ample.ledger.web.term.BriefReader;
 import ample.ledger.web.term.Place;
+import ample.ledger.web.term.Places;
+import ample.ledger.web.term.PostedTerm;
+import ample.ledger.web.term.SeatChanges;
 import ample.ledger.web.term.Terms;
 import ample.ledger.web.words.Words;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
-import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
-import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -38,12 +29,18 @@ import org.springframework.web.bind.annotation.RequestParam;
 class BrowseController {
 
     private final Terms terms;
+    private final SeatChanges seatChanges;
+    private final Head head;
+    private final Places places;
 
     private final Keeping keeping;
 
-    BrowseController(Terms terms, Keeping keeping) {
+    BrowseController(Terms terms, SeatChanges seatChanges, Head head, Places places, Keeping keeping) {
         this.keeping = keeping;
         this.terms = terms;
+        this.seatChanges = seatChanges;
+        this.head = head;
+        this.places = places;
     }
 
     /**
@@ -58,57 +55,35 @@ class BrowseController {
             HttpServletRequest request,
             HttpServletResponse response,
             Model model) {
-        long lastSeatChange = terms.lastSeatChange();
-        BrowseView view = BrowseView.read(request);
-        List<String> say = new ArrayList<>();
-        Addressing addresses;
-        if (view.came().isEmpty()) {
-            BriefAddress.Reading reading = read(request, place);
-            addresses = addressing(place, reading.brief(), request, view);
-            addresses = new Addressing(
-                    addresses.addresses(), painted(addresses.brief(), request), addresses.struck(), view);
-            String query = Optional.ofNullable(request.getQueryString())
-                    .map(q -> "?" + q)
-                    .orElse("");
-            String short_ = addresses.seen(view);
-            if (reading.misreads().isEmpty() && !(request.getRequestURI() + query).equals(short_)) {
-                return "redirect:" + short_;
-            }
-            reading.misreads()
-                    .forEach(misread -> say.add("Not understood: %s=%s. %s"
-                            .formatted(misread.parameter(), misread.value(), misread.sentence())));
-            if (!say.isEmpty()) {
-                say.add("The rest of your brief stands.");
-                response.setStatus(HttpStatus.BAD_REQUEST.value());
-            }
-        } else {
-            Place before = place(view.came());
-            Brief old = read(request, before).brief();
-            TermChange change = TermChange.of(old, place.vocabulary());
-            addresses = new Addressing(place.addresses(), change.kept(), List.of(), view);
-            say.addAll(takenAlong(before, old, change, preferences));
+        long lastSeatChange = seatChanges.last();
+        BrowseAsk ask = ask(request, place, preferences);
+        if (ask.shorter().isPresent()) {
+            return "redirect:" + ask.shorter().get();
         }
-        String heard = view.heard();
-        Brief brief = addresses.brief();
-        String here = addresses.seen(view);
-        Kept kept = keeping.of(request);
-        model.addAttribute(
-                "where",
-                terms.where(
-                        place,
-                        brief,
-                        here,
-                        kept.week(place.terms().get(0).edition().term()).size()));
+        if (!ask.understood()) {
+            response.setStatus(HttpStatus.BAD_REQUEST.value());
+        }
+        Addressing addresses = ask.addresses();
+        BrowseView view = addresses.view();
+        List<Schedule> known = terms.all().stream().map(PostedTerm::schedule).toList();
+        head.put(model, request, place, addresses.brief(), addresses.seen(view));
         model.addAttribute(
                 "page",
-                new BrowsePages(place, addresses, preferences, kept)
+                new BrowsePages(place, addresses, preferences, keeping.of(request))
                         .page(
-                                Words.clock(terms.now(place)),
-                                lastSeatChange,
-                                say,
-                                notOffered(brief, place),
-                                heard.isEmpty() ? null : QuickWording.heard(place, heard, preferences)));
+                                new BrowsePage.SeatsSeen(
+                                        Words.clock(places.now(place)), "/" + place.path() + "/seats", lastSeatChange),
+                                ask.say(),
+                                NotOfferedWords.of(addresses.brief(), place, known),
+                                view.heard().isEmpty() ? null : QuickWording.heard(place, view.heard(), preferences)));
         return view.whole() ? "browse/whole" : "browse/page";
+    }
+
+    private BrowseAsk ask(HttpServletRequest request, Place place, Preferences preferences) {
+        String came = BrowseView.read(request).came();
+        return came.isEmpty()
+                ? BrowseAsk.of(request, place)
+                : BrowseAsk.takenAlong(request, places.at(came), place, preferences);
     }
 
     /** One leaf of the list alone, for the page to put in its place. */
@@ -118,11 +93,8 @@ class BrowseController {
             @ModelAttribute(name = "preferences", binding = false) Preferences preferences,
             HttpServletRequest request,
             Model model) {
-        BrowsePages pages = new BrowsePages(
-                place,
-                addressing(place, read(request, place).brief(), request, BrowseView.read(request)),
-                preferences,
-                keeping.of(request));
+        BrowsePages pages =
+                new BrowsePages(place, BrowseAsk.of(request, place).addresses(), preferences, keeping.of(request));
         model.addAttribute("leaf", pages.leaf());
         model.addAttribute("ground", pages.ground());
         return "browse/list :: leaf";
@@ -152,81 +124,6 @@ class BrowseController {
     /** What the address says is browsed. */
     @ModelAttribute("place")
     Place place(@PathVariable Optional<String> term, @PathVariable Optional<String> season) {
-        return season.map(terms::season).orElseGet(() -> terms.place(term.orElseThrow()));
-    }
-
-    private Place place(String path) {
-        return path.startsWith("season/") ? terms.season(path.substring("season/".length())) : terms.place(path);
-    }
-
-    private static BriefAddress.Reading read(HttpServletRequest request, Place place) {
-        return BriefReader.read(request, place.vocabulary(), BrowseView.PARAMETERS);
-    }
-
-    private static Addressing addressing(Place place, Brief said, HttpServletRequest request, BrowseView view) {
-        String struck = request.getParameter(Addressing.STRUCK);
-        return Addressing.of(place.addresses(), said, struck == null ? "" : struck, view);
-    }
-
-    private static Brief painted(Brief brief, HttpServletRequest request) {
-        Optional<WeekHours> close = hours(request.getParameter("close"));
-        Optional<WeekHours> reopen = hours(request.getParameter("reopen"));
-        Brief closed = close.map(hours -> WeekPainting.close(brief, hours)).orElse(brief);
-        return reopen.map(hours -> WeekPainting.open(closed, hours)).orElse(closed);
-    }
-
-    private static Optional<WeekHours> hours(@Nullable String stretches) {
-        return Optional.ofNullable(stretches).stream()
-                .flatMap(text -> Arrays.stream(text.split(",")))
-                .flatMap(stretch -> WeekHours.parse(stretch).stream())
-                .reduce(WeekHours::plus);
-    }
-
-    private static List<String> takenAlong(Place before, Brief old, TermChange change, Preferences preferences) {
-        if (change.dropped().isEmpty()) {
-            return List.of();
-        }
-        Wording wording = preferences.wording(before.vocabulary());
-        String dropped = change.dropped().stream()
-                .map(condition -> Words.quoted(condition.phrase(wording).standingAlone()))
-                .collect(Collectors.joining(", "));
-        return List.of("Taken along from %s: %s. Dropped, since it makes no sense here: %s."
-                .formatted(
-                        before.name(),
-                        change.kept().isEmpty()
-                                ? "nothing"
-                                : Words.count(change.kept().conditions().size(), "condition") + " of "
-                                        + old.conditions().size(),
-                        dropped));
-    }
-
-    private List<String> notOffered(Brief brief, Place place) {
-        List<Schedule> known =
-                terms.all().stream().map(Terms.PostedTerm::schedule).toList();
-        return place.terms().stream()
-                .flatMap(posted -> NotOffered.of(brief, posted.schedule(), known).stream()
-                        .map(missing -> sentence(missing, posted.schedule())))
-                .toList();
-    }
-
-    private static String sentence(NotOffered missing, Schedule term) {
-        String elsewhere = Stream.concat(
-                        missing.last().stream().map(last -> "was last in " + offer(last, missing)),
-                        missing.next().stream().map(next -> "is in " + offer(next, missing)))
-                .collect(Collectors.joining("; it "));
-        return "%s %s is not offered in %s%s."
-                .formatted(
-                        missing.course().written(),
-                        missing.course().title(),
-                        term.term().name(),
-                        elsewhere.isEmpty() ? ", nor in any other term posted here" : "; it " + elsewhere);
-    }
-
-    private static String offer(Schedule schedule, NotOffered missing) {
-        return "%s, %s (%s)"
-                .formatted(
-                        schedule.institution().name(),
-                        schedule.term().name(),
-                        Words.count(schedule.sectionsOf(missing.course().code()).size(), "section"));
+        return season.map(places::season).orElseGet(() -> places.place(term.orElseThrow()));
     }
 }

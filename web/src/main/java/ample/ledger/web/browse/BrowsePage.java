@@ -10,48 +10,73 @@ import org.jspecify.annotations.Nullable;
  *
  * @param title what is browsed: "Autumn 2031"
  * @param action the path that forms of this screen go to
- * @param say what must be said before anything else: what of an address was not understood, or could not be taken along
- * @param here the address of what was understood
- * @param back the same as it is looked at, whatever page of the list is shown
- * @param startOver the address without any condition; null when there is none to drop
- * @param heard how a line of text was read; null where the brief was not read from one
- * @param now what time the seats are of
- * @param seatStream the address that tells of their changes
- * @param lastSeatChange the number of the last of them that is in the page
- * @param nearMisses how many stand in place; empty for none
- * @param saved briefs that the visitor has saved
  * @param term code of the term whose sections can be kept and lined up
- * @param whole the address of the whole list on one page
- * @param strayMisses near misses of courses of which nothing fits
  */
 public record BrowsePage(
         String title,
         String action,
-        BriefSentence sentence,
-        List<String> say,
-        String here,
-        String back,
-        @Nullable String startOver,
-        @Nullable Heard heard,
+        String term,
+        Asked asked,
+        Onward onward,
         Account account,
         WeekPicture week,
-        String total,
-        String nearMisses,
-        String now,
-        String seatStream,
-        long lastSeatChange,
         Strip.Ground ground,
-        List<Choice> orders,
-        List<Choice> subjects,
-        LeafPage leaf,
-        List<Remedy> waysBack,
-        List<String> notOffered,
-        List<Miss> strayMisses,
-        List<Choice> saved,
-        String term,
-        String whole,
-        String csv,
-        String json) {
+        SeatsSeen seats,
+        Listed list,
+        NothingFits nothing) {
+
+    /**
+     * What is asked.
+     *
+     * @param say what must be said before anything else: what of an address was not understood, or could not be taken along
+     * @param heard how a line of text was read; null where the brief was not read from one
+     * @param saved briefs that the visitor has saved
+     */
+    public record Asked(
+            BriefSentence sentence,
+            List<String> say,
+            @Nullable Heard heard,
+            List<Choice> saved) {}
+
+    /**
+     * Addresses that say the same.
+     *
+     * @param here of what was understood
+     * @param back the same as it is looked at, whatever page of the list is shown
+     * @param startOver without any condition; null when there is none to drop
+     * @param whole of the whole list on one page
+     */
+    public record Onward(String here, String back, @Nullable String startOver, String whole, String csv, String json) {}
+
+    /**
+     * Of when the seats are.
+     *
+     * @param now what time the seats are of
+     * @param stream the address that tells of their changes
+     * @param lastChange the number of the last of them that is in the page
+     */
+    public record SeatsSeen(String now, String stream, long lastChange) {}
+
+    /**
+     * The list.
+     *
+     * @param nearMisses how many stand in place; empty for none
+     * @param strayMisses near misses of courses of which nothing fits
+     */
+    public record Listed(
+            String total,
+            String nearMisses,
+            List<Choice> orders,
+            List<Choice> subjects,
+            LeafPage leaf,
+            List<Miss> strayMisses) {}
+
+    /**
+     * Where to turn when nothing fits.
+     *
+     * @param notOffered courses asked for that are not offered, in sentences
+     */
+    public record NothingFits(List<Remedy> waysBack, List<String> notOffered) {}
 
     /**
      * The running account.

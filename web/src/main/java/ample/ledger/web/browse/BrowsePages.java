@@ -60,50 +60,58 @@ final class BrowsePages {
     }
 
     /**
-     * @param now what time the seats are of
-     * @param lastSeatChange the number of the last change of seats before this was begun
+     * @param seats of when they are
      * @param say what must be said first
      * @param notOffered courses asked for that are not offered, in sentences
      */
     BrowsePage page(
-            String now,
-            long lastSeatChange,
-            List<String> say,
-            List<String> notOffered,
-            BrowsePage.@Nullable Heard heard) {
-        Editors editors = new Editors(place, findings, preferences, addresses);
-        int shown = view.whole() ? 1 : leaves.shown(view);
-        boolean last = view.whole() || shown >= leaves.size();
+            BrowsePage.SeatsSeen seats, List<String> say, List<String> notOffered, BrowsePage.@Nullable Heard heard) {
         return new BrowsePage(
                 place.name(),
                 "/" + place.path() + "/browse",
+                place.terms().get(0).edition().term(),
+                asked(say, heard),
+                onward(),
+                account(findings.account()),
+                WeekPicture.of(brief, findings.density(), preferences, addresses.to(brief)),
+                ground,
+                seats,
+                list(),
+                new BrowsePage.NothingFits(
+                        findings.waysBack().stream().map(this::wayBack).toList(), notOffered));
+    }
+
+    private BrowsePage.Asked asked(List<String> say, BrowsePage.@Nullable Heard heard) {
+        Editors editors = new Editors(place, findings, preferences, addresses);
+        return new BrowsePage.Asked(
                 BriefSentence.of(brief, wording, view, editors, addresses),
                 say,
+                heard,
+                kept.briefs().stream()
+                        .map(saved -> new Choice(saved.name(), "", saved.address(), false))
+                        .toList());
+    }
+
+    private BrowsePage.Onward onward() {
+        return new BrowsePage.Onward(
                 addresses.to(brief),
                 addresses.seen(view.onPage(1)),
                 brief.isEmpty() ? null : addresses.to(Brief.EVERYTHING),
-                heard,
-                account(findings.account()),
-                WeekPicture.of(brief, findings.density(), preferences, addresses.to(brief)),
-                total(),
-                misses.inPlace() == 0 ? "" : Words.count(misses.inPlace(), "near miss", "near misses") + " in place",
-                now,
-                "/" + place.path() + "/seats",
-                lastSeatChange,
-                ground,
-                orders(),
-                subjects(),
-                leaf(shown),
-                findings.waysBack().stream().map(this::wayBack).toList(),
-                notOffered,
-                last ? misses.stray() : List.of(),
-                kept.briefs().stream()
-                        .map(saved -> new Choice(saved.name(), "", saved.address(), false))
-                        .toList(),
-                place.terms().get(0).edition().term(),
                 addresses.seen(view.onOnePage()),
                 place.addresses().list("csv", brief),
                 place.addresses().list("json", brief));
+    }
+
+    private BrowsePage.Listed list() {
+        int shown = view.whole() ? 1 : leaves.shown(view);
+        boolean last = view.whole() || shown >= leaves.size();
+        return new BrowsePage.Listed(
+                total(),
+                misses.inPlace() == 0 ? "" : Words.count(misses.inPlace(), "near miss", "near misses") + " in place",
+                orders(),
+                subjects(),
+                leaf(shown),
+                last ? misses.stray() : List.of());
     }
 
     Strip.Ground ground() {

@@ -4,7 +4,7 @@ import ample.ledger.core.browse.answer.Findings;
 import ample.ledger.core.browse.index.Order;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Section;
-import ample.ledger.web.term.Terms.PostedTerm;
+import ample.ledger.web.term.PostedTerm;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;

@@ -18,7 +18,7 @@ import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Addresses;
 import ample.ledger.web.term.ChangeWords;
 import ample.ledger.web.term.Picked;
-import ample.ledger.web.term.Terms.PostedTerm;
+import ample.ledger.web.term.PostedTerm;
 import ample.ledger.web.words.CodeWords;
 import ample.ledger.web.words.SeatWords;
 import ample.ledger.web.words.Strip;
@@ -37,28 +37,28 @@ public final class LineWords {
     private final Preferences preferences;
     private final Addressing addresses;
     private final Strip.Ground ground;
-    private final boolean season;
-    private final boolean first;
-    private final boolean looks;
+    private final Set<Option> options;
     private final Set<EntryNumber> week;
     private final ChangeWords changes;
 
-    /**
-     * @param season whether other terms stand in the same list, so that calendars must be told apart
-     * @param first whether it is the first of the terms browsed
-     * @param looks whether lines open in place
-     */
+    /** What is different from the plain line of one term's list. */
+    enum Option {
+        /** Other terms stand in the same list, so that calendars must be told apart. */
+        AMONG_TERMS,
+        /** The term is not the first of those browsed, so that a line must say which it is from. */
+        LATER_TERM,
+        /** Lines open in place. */
+        OPENS_IN_PLACE
+    }
+
     LineWords(
             PostedTerm posted,
             Preferences preferences,
             Addressing addresses,
             Strip.Ground ground,
-            boolean season,
-            boolean first,
-            boolean looks,
+            Set<Option> options,
             Kept kept) {
-        this.looks = looks;
-        this.first = first;
+        this.options = options;
         this.week = Set.copyOf(kept.week(posted.edition().term()));
         this.posted = posted;
         this.changes = new ChangeWords(posted, preferences.clock());
@@ -66,7 +66,6 @@ public final class LineWords {
         this.preferences = preferences;
         this.addresses = addresses;
         this.ground = ground;
-        this.season = season;
     }
 
     /**
@@ -78,14 +77,7 @@ public final class LineWords {
             PostedTerm posted, Course course, Brief brief, Preferences preferences, Strip.Ground ground, Kept kept) {
         Addresses term = new Addresses(posted.edition().term());
         LineWords words = new LineWords(
-                posted,
-                preferences,
-                new Addressing(term, brief, List.of(), BrowseView.USUAL),
-                ground,
-                false,
-                true,
-                false,
-                kept);
+                posted, preferences, new Addressing(term, brief, List.of(), BrowseView.USUAL), ground, Set.of(), kept);
         return CourseFindings.of(posted.schedule().sectionsOf(course.code()), posted.schedule()).stream()
                 .flatMap(found -> found.lines().stream())
                 .map(words::underCourse)
@@ -168,10 +160,10 @@ public final class LineWords {
                 seats(section),
                 runs(section),
                 changes.of(section.entry()),
-                looks ? lookingAt(section, open) : null,
-                first
-                        ? section.entry().toString()
-                        : Picked.elsewhere(posted.edition().term(), section.entry()),
+                options.contains(Option.OPENS_IN_PLACE) ? lookingAt(section, open) : null,
+                options.contains(Option.LATER_TERM)
+                        ? Picked.elsewhere(posted.edition().term(), section.entry())
+                        : section.entry().toString(),
                 week.contains(section.entry()),
                 open ? essentials(section) : null);
     }
@@ -188,7 +180,9 @@ public final class LineWords {
 
     private String runs(Section section) {
         String runs = Words.runs(section.span(), schedule.term());
-        return season ? runs + ", from\u00a0" + Words.day(section.span().dates().first()) : runs;
+        return options.contains(Option.AMONG_TERMS)
+                ? runs + ", from\u00a0" + Words.day(section.span().dates().first())
+                : runs;
     }
 
     /** Said only where it can matter: at a place that is not the student's own campus. */

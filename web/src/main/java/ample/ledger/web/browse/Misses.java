@@ -10,7 +10,7 @@ import ample.ledger.web.browse.BrowsePage.Miss;
 import ample.ledger.web.browse.BrowsePage.Missing;
 import ample.ledger.web.browse.BrowsePage.Remedy;
 import ample.ledger.web.term.Addresses;
-import ample.ledger.web.term.Terms.PostedTerm;
+import ample.ledger.web.term.PostedTerm;
 import ample.ledger.web.words.Words;
 import java.util.ArrayList;
 import java.util.Comparator;

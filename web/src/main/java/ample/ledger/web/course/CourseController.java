@@ -4,12 +4,14 @@ import ample.ledger.core.browse.brief.Brief;
 import ample.ledger.core.schedule.Course;
 import ample.ledger.web.guest.Keeping;
 import ample.ledger.web.guest.Kept;
+import ample.ledger.web.head.Head;
 import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Addresses;
 import ample.ledger.web.term.BriefReader;
 import ample.ledger.web.term.NotPostedException;
+import ample.ledger.web.term.Places;
+import ample.ledger.web.term.PostedTerm;
 import ample.ledger.web.term.Terms;
-import ample.ledger.web.term.Terms.PostedTerm;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.Set;
 import org.springframework.stereotype.Controller;
@@ -23,12 +25,16 @@ import org.springframework.web.bind.annotation.PathVariable;
 class CourseController {
 
     private final Terms terms;
+    private final Head head;
+    private final Places places;
 
     private final Keeping keeping;
 
-    CourseController(Terms terms, Keeping keeping) {
+    CourseController(Terms terms, Head head, Places places, Keeping keeping) {
         this.keeping = keeping;
         this.terms = terms;
+        this.head = head;
+        this.places = places;
     }
 
     /** @param code subject and number with a hyphen between, whatever its institution writes there */
@@ -48,13 +54,7 @@ class CourseController {
                 .findFirst()
                 .orElseThrow(() -> NotPostedException.course(posted, code, brief));
         Kept kept = keeping.of(request);
-        model.addAttribute(
-                "where",
-                terms.where(
-                        terms.place(term),
-                        brief,
-                        new Addresses(term).course(course.code(), brief),
-                        kept.week(term).size()));
+        head.put(model, request, places.place(term), brief, new Addresses(term).course(course.code(), brief));
         model.addAttribute("page", new CoursePages(posted, terms.all(), course, brief, preferences, kept).page());
         return "course/page";
     }

@@ -17,7 +17,7 @@ import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.requirement.Asks;
 import ample.ledger.web.requirement.Judging;
 import ample.ledger.web.term.Addresses;
-import ample.ledger.web.term.Terms.PostedTerm;
+import ample.ledger.web.term.PostedTerm;
 import ample.ledger.web.words.CodeWords;
 import ample.ledger.web.words.Strip;
 import ample.ledger.web.words.Words;

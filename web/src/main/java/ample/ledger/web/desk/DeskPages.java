@@ -7,7 +7,7 @@ import ample.ledger.core.exchange.BundleTables;
 import ample.ledger.core.exchange.Fault;
 import ample.ledger.core.exchange.ScheduleBundle;
 import ample.ledger.core.schedule.Schedule;
-import ample.ledger.web.term.Terms;
+import ample.ledger.web.term.PostedTerm;
 import ample.ledger.web.words.Words;
 import java.util.ArrayList;
 import java.util.List;
@@ -24,7 +24,7 @@ final class DeskPages {
 
     private DeskPages() {}
 
-    static DeskPage desk(List<Terms.PostedTerm> terms) {
+    static DeskPage desk(List<PostedTerm> terms) {
         return new DeskPage(terms.stream()
                 .map(posted -> new DeskPage.TermRow(
                         posted.edition().term(),
@@ -36,7 +36,7 @@ final class DeskPages {
                 .toList());
     }
 
-    static HistoryPage history(Terms.PostedTerm posted, List<Edition> editions) {
+    static HistoryPage history(PostedTerm posted, List<Edition> editions) {
         return new HistoryPage(
                 posted.edition().term(),
                 posted.schedule().term().name(),

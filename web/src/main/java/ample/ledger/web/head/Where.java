@@ -1,8 +1,10 @@
-package ample.ledger.web.term;
+package ample.ledger.web.head;
 
 import ample.ledger.core.browse.brief.Brief;
 import ample.ledger.core.schedule.Term;
-import ample.ledger.web.term.Terms.PostedTerm;
+import ample.ledger.web.term.Addresses;
+import ample.ledger.web.term.Place;
+import ample.ledger.web.term.PostedTerm;
 import ample.ledger.web.words.Words;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;

@@ -1,21 +1,17 @@
 package ample.ledger.web.lineup;
 
 import ample.ledger.core.browse.brief.Brief;
-import ample.ledger.core.schedule.EntryNumber;
-import ample.ledger.core.schedule.Section;
 import ample.ledger.web.guest.Keeping;
+import ample.ledger.web.head.Head;
 import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Addresses;
 import ample.ledger.web.term.Local;
 import ample.ledger.web.term.Picked;
+import ample.ledger.web.term.Places;
+import ample.ledger.web.term.PostedTerm;
 import ample.ledger.web.term.Terms;
-import ample.ledger.web.term.Terms.PostedTerm;
 import jakarta.servlet.http.HttpServletRequest;
-import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
-import java.util.Optional;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -29,12 +25,16 @@ import org.springframework.web.bind.annotation.RequestParam;
 class LineUpController {
 
     private final Terms terms;
+    private final Head head;
+    private final Places places;
 
     private final Keeping keeping;
 
-    LineUpController(Terms terms, Keeping keeping) {
+    LineUpController(Terms terms, Head head, Places places, Keeping keeping) {
         this.keeping = keeping;
         this.terms = terms;
+        this.head = head;
+        this.places = places;
     }
 
     /**
@@ -51,48 +51,15 @@ class LineUpController {
             HttpServletRequest request,
             Model model) {
         PostedTerm posted = terms.get(term);
-        String name = posted.schedule().term().name();
-        List<String> say = new ArrayList<>();
-        List<Section> sections = new ArrayList<>();
-        for (Picked picked : Picked.of(term, line)) {
-            Optional<Section> section = EntryNumber.parse(picked.entry())
-                    .filter(entry -> picked.term().equals(term))
-                    .flatMap(posted.schedule()::section);
-            section.ifPresentOrElse(
-                    sections::add,
-                    () -> say.add(
-                            picked.term().equals(term)
-                                    ? "%s has no section with the entry number “%s”.".formatted(name, picked.entry())
-                                    : "Sections of one term stand side by side, here those of %s; left out: %s of %s."
-                                            .formatted(name, picked.entry(), nameOf(picked.term()))));
-        }
-        if (sections.size() > LineUpPages.MOST) {
-            say.add("%d sections stand side by side at most; left out: %s."
-                    .formatted(
-                            LineUpPages.MOST,
-                            sections.subList(LineUpPages.MOST, sections.size()).stream()
-                                    .map(Section::toString)
-                                    .collect(Collectors.joining(", "))));
-        }
-        List<Section> shown = sections.subList(0, Math.min(LineUpPages.MOST, sections.size()));
-        List<Section> meant = meant(posted, add);
-        if (meant.size() == 1 && shown.size() < LineUpPages.MOST) {
+        LineUpAsk ask = LineUpAsk.of(posted, line, add.strip(), this::nameOf);
+        if (ask.another().isPresent()) {
             return "redirect:"
-                    + new Addresses(term).lineUp(Stream.concat(shown.stream(), meant.stream()), Local.address(back));
+                    + new Addresses(term)
+                            .lineUp(Stream.concat(ask.shown().stream(), ask.another().stream()), Local.address(back));
         }
-        if (!add.isBlank() && meant.isEmpty()) {
-            say.add("%s has no section with the entry number “%s”, and no course of that code with sections."
-                    .formatted(name, add.strip()));
-        }
-        LineUpPages pages = new LineUpPages(posted, shown, preferences, keeping.of(request), Local.address(back));
-        model.addAttribute(
-                "where",
-                terms.where(
-                        terms.place(term),
-                        Brief.EVERYTHING,
-                        pages.here(),
-                        keeping.of(request).week(term).size()));
-        model.addAttribute("page", pages.page(say, add.strip(), meant));
+        LineUpPages pages = new LineUpPages(posted, ask.shown(), preferences, keeping.of(request), Local.address(back));
+        head.put(model, request, places.place(term), Brief.EVERYTHING, pages.here());
+        model.addAttribute("page", pages.page(ask.say(), add.strip(), ask.meant()));
         return "lineup/page";
     }
 
@@ -103,22 +70,5 @@ class LineUpController {
                 .map(posted -> posted.schedule().term().name())
                 .findFirst()
                 .orElse(term);
-    }
-
-    /** The section of an entry number, or all those of a course, whatever stands between the parts of its code. */
-    private static List<Section> meant(PostedTerm posted, String text) {
-        Optional<Section> section = EntryNumber.parse(text.strip()).flatMap(posted.schedule()::section);
-        if (section.isPresent()) {
-            return List.of(section.get());
-        }
-        String code = joined(text);
-        return posted.schedule().courses().stream()
-                .filter(course -> joined(course.written()).equals(code))
-                .flatMap(course -> posted.schedule().sectionsOf(course.code()).stream())
-                .toList();
-    }
-
-    private static String joined(String code) {
-        return code.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}0-9]", "");
     }
 }

@@ -15,7 +15,7 @@ import ample.ledger.web.lineup.LineUpPage.Row;
 import ample.ledger.web.lineup.LineUpPage.Same;
 import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Addresses;
-import ample.ledger.web.term.Terms.PostedTerm;
+import ample.ledger.web.term.PostedTerm;
 import ample.ledger.web.words.CodeWords;
 import ample.ledger.web.words.SeatWords;
 import ample.ledger.web.words.Strip;

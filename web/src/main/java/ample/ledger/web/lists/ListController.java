@@ -11,6 +11,7 @@ import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Section;
 import ample.ledger.web.term.Addresses;
 import ample.ledger.web.term.BriefReader;
+import ample.ledger.web.term.PostedTerm;
 import ample.ledger.web.term.Terms;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
@@ -67,7 +68,7 @@ class ListController {
     @GetMapping("/lists/v1/{term}/sections/{entry}.jsonld")
     void linkedData(@PathVariable String term, @PathVariable String entry, HttpServletResponse response)
             throws IOException {
-        Terms.PostedTerm posted = terms.get(term);
+        PostedTerm posted = terms.get(term);
         Optional<Section> section = EntryNumber.parse(entry).flatMap(posted.schedule()::section);
         if (section.isEmpty()) {
             refuse(response, HttpStatus.NOT_FOUND, "There is no section with the entry number " + entry + ".");
@@ -81,7 +82,7 @@ class ListController {
 
     private void answer(String term, HttpServletRequest request, HttpServletResponse response, String type, Form form)
             throws IOException {
-        Terms.PostedTerm posted = terms.get(term);
+        PostedTerm posted = terms.get(term);
         BriefAddress.Reading reading = BriefReader.read(request, posted.index().vocabulary(), Set.of());
         if (!reading.misreads().isEmpty()) {
             refuse(

@@ -12,6 +12,7 @@ import ample.ledger.core.plan.BusyTime;
 import ample.ledger.core.plan.Plan;
 import ample.ledger.web.guard.Limits;
 import ample.ledger.web.plan.PlanChanges.Sent;
+import ample.ledger.web.term.Places;
 import ample.ledger.web.term.Terms;
 import ample.ledger.web.words.Words;
 import jakarta.servlet.http.HttpServletRequest;
@@ -46,12 +47,14 @@ class BusyController {
 
     private final PlanChanges changes;
     private final Terms terms;
+    private final Places places;
     private final Limits limits;
     private final CalendarReading calendars;
 
-    BusyController(PlanChanges changes, Terms terms, Limits limits, CalendarReading calendars) {
+    BusyController(PlanChanges changes, Terms terms, Places places, Limits limits, CalendarReading calendars) {
         this.changes = changes;
         this.terms = terms;
+        this.places = places;
         this.limits = limits;
         this.calendars = calendars;
     }
@@ -168,7 +171,7 @@ class BusyController {
             HttpServletRequest request,
             RedirectAttributes told) {
         Typed typed = Typed.cut(label, day, date, starts, ends, every);
-        List<String> faults = typed.faults(terms.schedules().years());
+        List<String> faults = typed.faults(places.schedules().years());
         if (!faults.isEmpty()) {
             told.addFlashAttribute(TYPED, typed.fields());
             return PlanChanges.tell(told, sent, faults.toArray(String[]::new)) + "#busy";
@@ -294,6 +297,6 @@ class BusyController {
     }
 
     private DateRange dates(String term) {
-        return terms.schedules().dates(changes.season(term));
+        return places.schedules().dates(changes.season(term));
     }
 }

@@ -9,6 +9,7 @@ import ample.ledger.core.text.PlainText;
 import ample.ledger.web.guest.Keeping;
 import ample.ledger.web.term.Local;
 import ample.ledger.web.term.Picked;
+import ample.ledger.web.term.Places;
 import ample.ledger.web.term.Terms;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
@@ -40,10 +41,12 @@ class PlanChanges {
 
     private final Keeping keeping;
     private final Terms terms;
+    private final Places places;
 
-    PlanChanges(Keeping keeping, Terms terms) {
+    PlanChanges(Keeping keeping, Terms terms, Places places) {
         this.keeping = keeping;
         this.terms = terms;
+        this.places = places;
     }
 
     /**
@@ -112,13 +115,13 @@ class PlanChanges {
                 .limit(MOST_AT_ONCE)
                 .flatMap(picked -> EntryNumber.parse(picked.entry()).stream()
                         .map(entry -> new Pick(picked.term(), entry, standing)))
-                .filter(pick -> terms.schedules().schedule(pick.term()).isPresent())
+                .filter(pick -> places.schedules().schedule(pick.term()).isPresent())
                 .toList();
     }
 
     String names(List<Pick> picks) {
         return picks.stream()
-                .map(pick -> terms.schedules()
+                .map(pick -> places.schedules()
                         .find(pick.term(), pick.entry())
                         .map(Object::toString)
                         .orElse(pick.entry().digits()))

@@ -11,7 +11,9 @@ import ample.ledger.store.Shares;
 import ample.ledger.web.guest.Keeping;
 import ample.ledger.web.guest.Kept;
 import ample.ledger.web.guest.KeptRecord;
+import ample.ledger.web.head.Head;
 import ample.ledger.web.preferences.Preferences;
+import ample.ledger.web.term.Places;
 import ample.ledger.web.term.Terms;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
@@ -39,14 +41,19 @@ class SharedController {
     /** Nothing is woven for who only reads. */
     private static final WeaveJobs.Asker NOBODY = new WeaveJobs.Asker("", () -> {});
 
+    private final Head head;
     private final Terms terms;
+    private final Places places;
     private final Shares shares;
     private final Keeping keeping;
     private final WeavePages weaves;
     private final Clock clock;
 
-    SharedController(Terms terms, Shares shares, Keeping keeping, WeavePages weaves, Clock clock) {
+    SharedController(
+            Terms terms, Head head, Places places, Shares shares, Keeping keeping, WeavePages weaves, Clock clock) {
+        this.head = head;
         this.terms = terms;
+        this.places = places;
         this.shares = shares;
         this.keeping = keeping;
         this.weaves = weaves;
@@ -64,7 +71,7 @@ class SharedController {
             Model model) {
         Plan plan = plan(token, "reading");
         unseen(response);
-        Schedule schedule = terms.schedules().ofSeason(plan.season()).stream()
+        Schedule schedule = places.schedules().ofSeason(plan.season()).stream()
                 .findFirst()
                 .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
         String term = schedule.term().code();
@@ -74,7 +81,7 @@ class SharedController {
                         Optional.ofNullable(parameters.getFirst(name)).ifPresent(value -> shown.add(name, value)));
         WeekAsk ask = WeekAsk.of(term, "/shared/" + token, shown);
         Kept kept = new Kept(new PlanBook(0, List.of(plan), Map.of(), List.of()), List.of(), KeptRecord.NONE);
-        PlannedWeek week = PlannedWeek.of(plan, List.of(), terms.schedules());
+        PlannedWeek week = PlannedWeek.of(plan, List.of(), places.schedules());
         WeekPages pages = new WeekPages(
                 terms,
                 week,
@@ -83,13 +90,7 @@ class SharedController {
                 ask,
                 preferences,
                 weaves.weave(ask, week, kept, preferences.clock(), NOBODY));
-        model.addAttribute(
-                "where",
-                terms.where(
-                        terms.place(term),
-                        Brief.EVERYTHING,
-                        "/shared/" + token,
-                        keeping.of(request).week(term).size()));
+        head.put(model, request, places.place(term), Brief.EVERYTHING, "/shared/" + token);
         model.addAttribute("page", pages.page(List.of(), BusyController.Typed.NOTHING, List.of()));
         return "plan/shared";
     }
@@ -101,7 +102,7 @@ class SharedController {
         Plan plan = plan(token, "calendar");
         unseen(response);
         return CalendarFile.of(
-                PlannedWeek.of(plan, List.of(), terms.schedules()).attended(), clock.instant());
+                PlannedWeek.of(plan, List.of(), places.schedules()).attended(), clock.instant());
     }
 
     private Plan plan(String token, String purpose) {

@@ -8,7 +8,7 @@ import ample.ledger.core.plan.PlannedWeek;
 import ample.ledger.web.guard.Limits;
 import ample.ledger.web.guest.Keeping;
 import ample.ledger.web.plan.PlanChanges.Sent;
-import ample.ledger.web.term.Terms;
+import ample.ledger.web.term.Places;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
@@ -32,15 +32,15 @@ class TakeAwayController {
 
     private final PlanChanges changes;
     private final Keeping keeping;
-    private final Terms terms;
+    private final Places places;
     private final Clock clock;
     private final Limits limits;
 
-    TakeAwayController(PlanChanges changes, Keeping keeping, Terms terms, Clock clock, Limits limits) {
+    TakeAwayController(PlanChanges changes, Keeping keeping, Places places, Clock clock, Limits limits) {
         this.limits = limits;
         this.changes = changes;
         this.keeping = keeping;
-        this.terms = terms;
+        this.places = places;
         this.clock = clock;
     }
 
@@ -51,7 +51,7 @@ class TakeAwayController {
         Plan plan = plan(term, request);
         takenAway(response, plan, "ics");
         return CalendarFile.of(
-                PlannedWeek.of(plan, List.of(), terms.schedules()).attended(), clock.instant());
+                PlannedWeek.of(plan, List.of(), places.schedules()).attended(), clock.instant());
     }
 
     /** The plan as {@code docs/formats/plan.md} has it. */
@@ -82,7 +82,7 @@ class TakeAwayController {
         }
         Plan plan;
         try {
-            plan = PlanJson.read(text.get(), "0", terms.schedules().years());
+            plan = PlanJson.read(text.get(), "0", places.schedules().years());
         } catch (PlanJson.FaultyPlanException e) {
             return PlanChanges.tell(told, sent, e.faults().toArray(String[]::new));
         }

@@ -6,8 +6,10 @@ import ample.ledger.core.schedule.Term;
 import ample.ledger.web.guard.Limits;
 import ample.ledger.web.guest.Keeping;
 import ample.ledger.web.guest.Kept;
+import ample.ledger.web.head.Head;
 import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Local;
+import ample.ledger.web.term.Places;
 import ample.ledger.web.term.Terms;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
@@ -25,14 +27,19 @@ import org.springframework.web.bind.annotation.RequestParam;
 class WeekController {
 
     private final Terms terms;
+    private final Head head;
+    private final Places places;
     private final Keeping keeping;
     private final WeavePages weaves;
     private final WeaveJobs jobs;
     private final Limits limits;
 
-    WeekController(Terms terms, Keeping keeping, WeavePages weaves, WeaveJobs jobs, Limits limits) {
+    WeekController(
+            Terms terms, Head head, Places places, Keeping keeping, WeavePages weaves, WeaveJobs jobs, Limits limits) {
         this.limits = limits;
         this.terms = terms;
+        this.head = head;
+        this.places = places;
         this.keeping = keeping;
         this.weaves = weaves;
         this.jobs = jobs;
@@ -49,7 +56,7 @@ class WeekController {
         Term shown = terms.get(term).schedule().term();
         WeekAsk ask = WeekAsk.of(term, parameters);
         Kept kept = keeping.needed(request);
-        PlannedWeek week = PlannedWeek.of(kept.plans(), shown.season().code(), terms.schedules());
+        PlannedWeek week = PlannedWeek.of(kept.plans(), shown.season().code(), places.schedules());
         WeekPages pages = new WeekPages(
                 terms,
                 week,
@@ -58,13 +65,7 @@ class WeekController {
                 ask,
                 preferences,
                 weaves.weave(ask, week, kept, preferences.clock(), asker(request)));
-        model.addAttribute(
-                "where",
-                terms.where(
-                        terms.place(term),
-                        Brief.EVERYTHING,
-                        ask.address(),
-                        kept.week(term).size()));
+        head.put(model, request, places.place(term), Brief.EVERYTHING, ask.address());
         model.addAttribute("page", pages.page(told(model), typed(model), keeping.sharesOf(request, week.plan())));
         return "plan/page";
     }

@@ -9,51 +9,79 @@ import java.util.Optional;
  * What stands on My week.
  *
  * @param here the address of the page as it is
- * @param version of the plans, which forms send back
- * @param undo what the latest change was; empty where there is none to take back
  * @param told sentences on what was just done
- * @param scrub the weeks of term to choose from
- * @param around what is said of the week or of the term that is shown
- * @param select the section that is selected
- * @param clear the address of Browse with what is clear of the plan
+ * @param selected the section that is selected
  */
 public record WeekPage(
         String term,
         String title,
         String here,
-        long version,
-        String name,
-        String planId,
-        List<OtherPlan> plans,
-        String undo,
         List<String> told,
-        boolean empty,
-        Bands bands,
-        List<Phone> phone,
-        Bands.Band phoneDay,
-        List<WeekOfTerm> scrub,
-        boolean wholeTerm,
-        String wholeTermAddress,
-        String around,
-        List<String> exams,
+        PlanShown plan,
+        Drawn drawn,
+        Weeks weeks,
         Optional<Selected> selected,
-        List<Trouble> troubles,
-        List<Trouble> toKnow,
-        List<LoadOfTerm> loads,
-        List<String> loadSay,
-        List<LoadWeek> loadWeeks,
-        List<Entry> entries,
-        String numbers,
-        List<Entry> goingOn,
-        List<Entry> beside,
-        List<Busy> busy,
-        BusyController.Typed typedBusy,
-        List<DayChoice> days,
-        String notes,
-        List<Shares.Share> shares,
-        String clear,
-        String lineUp,
+        Wrong wrong,
+        Loads load,
+        Sections sections,
+        BusyTimes busy,
+        Onward onward,
         WeavePage weave) {
+
+    /**
+     * The plan that is shown, among the others.
+     *
+     * @param version of the plans, which forms send back
+     * @param others all plans of the season, this one too
+     * @param undo what the latest change was; empty where there is none to take back
+     */
+    public record PlanShown(
+            long version,
+            String id,
+            String name,
+            List<OtherPlan> others,
+            String undo,
+            boolean empty,
+            String notes,
+            List<Shares.Share> shares) {}
+
+    /** The week as bands, and one day of it for narrow screens. */
+    public record Drawn(Bands bands, List<Phone> phone, Bands.Band phoneDay) {}
+
+    /**
+     * Which week it is.
+     *
+     * @param scrub the weeks of term to choose from
+     * @param whole whether all of term is shown
+     * @param around what is said of the week or of the term that is shown
+     */
+    public record Weeks(
+            List<WeekOfTerm> scrub, boolean whole, String wholeAddress, String around, List<String> exams) {}
+
+    /** What stops the plan, and what only ought to be known. */
+    public record Wrong(List<Trouble> troubles, List<Trouble> toKnow) {}
+
+    /** How much work it is, by term and by week. */
+    public record Loads(List<LoadOfTerm> terms, List<String> say, List<LoadWeek> weeks) {}
+
+    /**
+     * The sections of the plan.
+     *
+     * @param numbers their entry numbers, line by line, to be copied
+     * @param goingOn those of other terms that go on meanwhile
+     * @param beside those of the plan in other terms
+     */
+    public record Sections(List<Entry> entries, String numbers, List<Entry> goingOn, List<Entry> beside) {}
+
+    /** When the student is busy otherwise, and the form for more. */
+    public record BusyTimes(List<Busy> times, BusyController.Typed typed, List<DayChoice> days) {}
+
+    /**
+     * Where the week leads.
+     *
+     * @param clear the address of Browse with what is clear of the plan
+     */
+    public record Onward(String clear, String lineUp) {}
 
     /** Another plan of the season. */
     public record OtherPlan(String id, String name, boolean current) {}

@@ -82,66 +82,104 @@ final class WeekPages {
                 .filter(attendance -> PlanTokens.of(attendance, term.code()).equals(ask.at()))
                 .findFirst();
         List<Swap> swaps = at.map(selected -> Swap.of(selected, week)).orElse(List.of());
-        Bands bands = new BandDrawing(week, term, ask, preferences, swaps, woven.weeks()).draw();
         Load load = Load.of(week);
-        List<Obstacle> obstacles = Obstacles.of(week, student());
-        PlanBook book = kept.plans();
-        LoadWords loadWords = new LoadWords(preferences.clock());
-        WeeksOfTerm weeks = new WeeksOfTerm(week, term, ask);
-        Plan plan = week.plan();
-        DayOfWeek day = day(bands);
-        List<Entry> entries = SubmissionOrder.of(week).stream().map(this::entry).toList();
         return new WeekPage(
                 term.code(),
                 term.season().name(),
                 ask.address(),
+                told,
+                plan(shares),
+                drawn(swaps),
+                weeks(load),
+                at.map(selected -> selected(selected, swaps)),
+                wrong(),
+                loads(load),
+                sections(),
+                busy(typed),
+                onward(),
+                woven.page());
+    }
+
+    private WeekPage.PlanShown plan(List<Shares.Share> shares) {
+        PlanBook book = kept.plans();
+        Plan plan = week.plan();
+        return new WeekPage.PlanShown(
                 book.version(),
-                plan.name(),
                 plan.id(),
+                plan.name(),
                 plans(book, plan),
                 book.past().isEmpty()
                         ? ""
                         : book.past().get(book.past().size() - 1).words(),
-                told,
                 plan.picks().isEmpty()
                         && week.goingOn().isEmpty()
                         && plan.busy().isEmpty(),
+                plan.notes(),
+                shares);
+    }
+
+    private WeekPage.Drawn drawn(List<Swap> swaps) {
+        Bands bands = new BandDrawing(week, term, ask, preferences, swaps, woven.weeks()).draw();
+        DayOfWeek day = day(bands);
+        return new WeekPage.Drawn(
                 bands,
                 phone(bands, day),
                 bands.days().stream()
                         .filter(band -> band.code().equals(code(day)))
                         .findFirst()
-                        .orElseThrow(),
+                        .orElseThrow());
+    }
+
+    private WeekPage.Weeks weeks(Load load) {
+        WeeksOfTerm weeks = new WeeksOfTerm(week, term, ask);
+        return new WeekPage.Weeks(
                 weeks.scrub(load),
                 ask.monday().isEmpty(),
                 ask.inWeek(Optional.empty()).address() + "#bands",
                 weeks.around(),
-                exams(),
-                at.map(selected -> selected(selected, swaps)),
+                exams());
+    }
+
+    private WeekPage.Wrong wrong() {
+        List<Obstacle> obstacles = Obstacles.of(week, student());
+        return new WeekPage.Wrong(
                 troubles(Stream.concat(
                         obstacles.stream().filter(Obstacle::stops).map(this::trouble),
                         FullSection.of(week, this::account).stream().map(this::trouble))),
                 troubles(
-                        obstacles.stream().filter(obstacle -> !obstacle.stops()).map(this::trouble)),
-                load.terms().stream().map(loadWords::load).toList(),
-                loadWords.say(load),
-                LoadWords.weeks(load),
+                        obstacles.stream().filter(obstacle -> !obstacle.stops()).map(this::trouble)));
+    }
+
+    private WeekPage.Loads loads(Load load) {
+        LoadWords words = new LoadWords(preferences.clock());
+        return new WeekPage.Loads(
+                load.terms().stream().map(words::load).toList(), words.say(load), LoadWords.weeks(load));
+    }
+
+    private WeekPage.Sections sections() {
+        List<Entry> entries = SubmissionOrder.of(week).stream().map(this::entry).toList();
+        return new WeekPage.Sections(
                 entries,
                 entries.stream().map(Entry::entry).collect(Collectors.joining("\n")),
                 week.goingOn().stream().map(this::entry).toList(),
-                week.beside().stream().map(this::entry).toList(),
-                busy(plan),
+                week.beside().stream().map(this::entry).toList());
+    }
+
+    private WeekPage.BusyTimes busy(BusyController.Typed typed) {
+        return new WeekPage.BusyTimes(
+                busy(week.plan()),
                 typed,
                 preferences.week().stream()
                         .map(one -> new DayChoice(
                                 code(one), Days.shortName(one), typed.day().contains(code(one))))
-                        .toList(),
-                plan.notes(),
-                shares,
+                        .toList());
+    }
+
+    private WeekPage.Onward onward() {
+        return new WeekPage.Onward(
                 clear(),
                 new Addresses(term.code())
-                        .lineUp(kept.week(terms.get(term.code()).schedule()).stream(), ask.address()),
-                woven.page());
+                        .lineUp(kept.week(terms.get(term.code()).schedule()).stream(), ask.address()));
     }
 
     private Supplier<WeekPage.Trouble> trouble(Obstacle obstacle) {

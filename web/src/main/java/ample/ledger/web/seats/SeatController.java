@@ -4,8 +4,8 @@ import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Section;
 import ample.ledger.web.guard.ClientAddress;
 import ample.ledger.web.term.Place;
-import ample.ledger.web.term.Terms;
-import ample.ledger.web.term.Terms.PostedTerm;
+import ample.ledger.web.term.Places;
+import ample.ledger.web.term.PostedTerm;
 import ample.ledger.web.words.SeatWords;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.Arrays;
@@ -26,11 +26,11 @@ class SeatController {
 
     private static final int MOST_CELLS = 200;
 
-    private final Terms terms;
+    private final Places places;
     private final SeatStreams streams;
 
-    SeatController(Terms terms, SeatStreams streams) {
-        this.terms = terms;
+    SeatController(Places places, SeatStreams streams) {
+        this.places = places;
         this.streams = streams;
     }
 
@@ -69,7 +69,7 @@ class SeatController {
     }
 
     private Place place(Optional<String> term, Optional<String> season) {
-        return season.map(terms::season).orElseGet(() -> terms.place(term.orElseThrow()));
+        return season.map(places::season).orElseGet(() -> places.place(term.orElseThrow()));
     }
 
     private static Optional<Cell> cell(List<PostedTerm> terms, EntryNumber entry) {

@@ -5,7 +5,8 @@ import ample.ledger.core.schedule.Section;
 import ample.ledger.web.guard.GuardSettings;
 import ample.ledger.web.guard.TooManyException;
 import ample.ledger.web.term.Place;
-import ample.ledger.web.term.Terms;
+import ample.ledger.web.term.Places;
+import ample.ledger.web.term.SeatChanges;
 import ample.ledger.web.words.Words;
 import java.io.IOException;
 import java.time.Duration;
@@ -38,7 +39,8 @@ class SeatStreams implements SmartLifecycle {
     /** More streams than this are not kept: pages then ask again later. */
     private static final int MOST = 5_000;
 
-    private final Terms terms;
+    private final SeatChanges seatChanges;
+    private final Places places;
     private final int mostOfAddress;
     private final Set<Listener> listeners = ConcurrentHashMap.newKeySet();
     private final Map<String, Integer> byAddress = new ConcurrentHashMap<>();
@@ -53,8 +55,9 @@ class SeatStreams implements SmartLifecycle {
     private volatile boolean running;
     private volatile long lastWord = System.nanoTime();
 
-    SeatStreams(Terms terms, GuardSettings settings) {
-        this.terms = terms;
+    SeatStreams(SeatChanges seatChanges, Places places, GuardSettings settings) {
+        this.seatChanges = seatChanges;
+        this.places = places;
         this.mostOfAddress = settings.streams();
     }
 
@@ -78,8 +81,8 @@ class SeatStreams implements SmartLifecycle {
         emitter.onCompletion(() -> remove(listener));
         emitter.onTimeout(emitter::complete);
         emitter.onError(error -> remove(listener));
-        long last = terms.lastSeatChange();
-        tell(listener, entries(terms.seatsChangedSince(since, place).stream()), last, true);
+        long last = seatChanges.last();
+        tell(listener, entries(seatChanges.since(since, place).stream()), last, true);
         return emitter;
     }
 
@@ -109,11 +112,11 @@ class SeatStreams implements SmartLifecycle {
 
     /** Takes in what is new, and passes it on. */
     void refresh() {
-        Map<String, List<Section>> changed = terms.refreshSeats();
+        Map<String, List<Section>> changed = seatChanges.refresh();
         boolean silent = System.nanoTime() - lastWord > SILENCE.toNanos();
         if (!changed.isEmpty() || silent) {
             lastWord = System.nanoTime();
-            long last = terms.lastSeatChange();
+            long last = seatChanges.last();
             listeners.forEach(listener -> tell(listener, entries(changedOf(listener, changed)), last, silent));
         }
     }
@@ -139,7 +142,7 @@ class SeatStreams implements SmartLifecycle {
     }
 
     private SseEmitter.SseEventBuilder event(String name, String entries, Listener listener) {
-        return SseEmitter.event().name(name).data(Words.clock(terms.now(listener.place())) + " " + entries);
+        return SseEmitter.event().name(name).data(Words.clock(places.now(listener.place())) + " " + entries);
     }
 
     private void send(Listener listener, SseEmitter.SseEventBuilder event) {

@@ -6,10 +6,14 @@ import ample.ledger.core.exchange.CalendarFile;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Section;
 import ample.ledger.web.guest.Keeping;
+import ample.ledger.web.head.Head;
 import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Addresses;
 import ample.ledger.web.term.BriefReader;
 import ample.ledger.web.term.NotPostedException;
+import ample.ledger.web.term.Place;
+import ample.ledger.web.term.Places;
+import ample.ledger.web.term.PostedTerm;
 import ample.ledger.web.term.Terms;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
@@ -29,13 +33,17 @@ import org.springframework.web.bind.annotation.ResponseBody;
 class SheetController {
 
     private final Terms terms;
+    private final Head head;
+    private final Places places;
     private final Clock clock;
 
     private final Keeping keeping;
 
-    SheetController(Terms terms, Clock clock, Keeping keeping) {
+    SheetController(Terms terms, Head head, Places places, Clock clock, Keeping keeping) {
         this.keeping = keeping;
         this.terms = terms;
+        this.head = head;
+        this.places = places;
         this.clock = clock;
     }
 
@@ -47,16 +55,12 @@ class SheetController {
             HttpServletRequest request,
             @ModelAttribute(name = "preferences", binding = false) Preferences preferences,
             Model model) {
-        Terms.PostedTerm posted = terms.get(term);
+        PostedTerm posted = terms.get(term);
         BriefAddress.Reading reading = BriefReader.read(request, posted.index().vocabulary(), Set.of());
         Section section = section(posted, entry, reading.brief());
-        model.addAttribute(
-                "where",
-                terms.where(
-                        terms.place(term),
-                        reading.brief(),
-                        new Addresses(term).sheet(section.entry(), reading.brief()),
-                        keeping.of(request).week(term).size()));
+        Place place = places.place(term);
+        String here = new Addresses(term).sheet(section.entry(), reading.brief());
+        head.put(model, request, place, reading.brief(), here);
         model.addAttribute(
                 "page",
                 SheetPages.page(
@@ -65,7 +69,7 @@ class SheetController {
                         reading.brief(),
                         preferences,
                         keeping.of(request),
-                        terms.now(terms.place(term)).toLocalDateTime()));
+                        places.now(place).toLocalDateTime()));
         return "sheet/page";
     }
 
@@ -73,13 +77,13 @@ class SheetController {
     @GetMapping(path = "/{term}/section/{entry}/calendar.ics", produces = "text/calendar;charset=UTF-8")
     @ResponseBody
     String calendarFile(@PathVariable String term, @PathVariable String entry, HttpServletResponse response) {
-        Terms.PostedTerm posted = terms.get(term);
+        PostedTerm posted = terms.get(term);
         Section section = section(posted, entry, Brief.EVERYTHING);
         response.setHeader(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + section.entry() + ".ics\"");
         return CalendarFile.of(List.of(section), posted.schedule(), clock.instant());
     }
 
-    private static Section section(Terms.PostedTerm posted, String entry, Brief brief) {
+    private static Section section(PostedTerm posted, String entry, Brief brief) {
         return EntryNumber.parse(entry)
                 .flatMap(posted.schedule()::section)
                 .orElseThrow(() -> NotPostedException.section(posted, entry, brief));

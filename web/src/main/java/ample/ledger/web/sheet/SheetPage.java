@@ -10,63 +10,98 @@ import org.jspecify.annotations.Nullable;
 /**
  * What stands on the sheet of one section.
  *
- * @param back the address of Browse with the same brief, at this section's line
- * @param summary place and people in one line
- * @param course the address of the page of its course
- * @param here its own address
- * @param keep where it is added to the visitor's week
- * @param kept whether it is there already
- * @param lineUp the address of a line-up of it and the nearest others of its kind; null where there are none
- * @param changed what editions changed of it, the latest first
- * @param leftOut dates that plain weeks would have, with the reason why not
- * @param status with its reason, for who looks at it
- * @param besides what else there is to say of it
  * @param linkedData the section as JSON-LD, safe to stand inside the page
  */
 public record SheetPage(
-        String entry,
-        String courseCode,
-        String course,
-        String section,
-        String title,
-        String back,
-        String backSays,
-        String summary,
-        String here,
-        String keep,
-        boolean kept,
-        @Nullable String lineUp,
-        List<CodeWords.Part> code,
-        SeatWords seats,
-        String status,
-        List<String> besides,
-        String others,
-        boolean cancelled,
-        List<MeetingRow> meetings,
-        List<String> changed,
-        String inClass,
-        List<String> hours,
-        List<Binding> binding,
-        Weeks weeks,
-        List<Month> held,
-        List<String> leftOut,
-        String calendarFile,
-        Strip.Ground ground,
-        Strip strip,
-        String span,
-        String spanDates,
-        String delivery,
-        @Nullable String declared,
-        String credits,
-        String description,
-        Asks asks,
-        String toward,
-        List<String> notes,
-        List<Related> twins,
-        String companionsTitle,
-        List<Related> companions,
-        List<Related> siblings,
+        Name name,
+        Taking taking,
+        Standing standing,
+        Meets meets,
+        Dates dates,
+        About about,
+        Besides besides,
         String linkedData) {
+
+    /**
+     * Which section it is, and where one came from.
+     *
+     * @param course the address of the page of its course
+     * @param summary place and people in one line
+     * @param here its own address
+     * @param back the address of Browse with the same brief, at this section's line
+     */
+    public record Name(
+            String entry,
+            String courseCode,
+            String course,
+            String section,
+            String title,
+            String summary,
+            List<CodeWords.Part> code,
+            String calendarFile,
+            String here,
+            String back,
+            String backSays) {}
+
+    /**
+     * What the visitor can do with it.
+     *
+     * @param keep where it is added to the visitor's week
+     * @param kept whether it is there already
+     * @param lineUp the address of a line-up of it and the nearest others of its kind; null where there are none
+     */
+    public record Taking(
+            String keep, boolean kept, @Nullable String lineUp) {}
+
+    /**
+     * How it stands.
+     *
+     * @param status with its reason, for who looks at it
+     * @param besides what else there is to say of it
+     * @param others how the others of its kind stand
+     */
+    public record Standing(SeatWords seats, String status, List<String> besides, String others, boolean cancelled) {}
+
+    /**
+     * When and where it meets.
+     *
+     * @param changed what editions changed of it, the latest first
+     * @param hours of work that it asks for
+     */
+    public record Meets(
+            List<MeetingRow> meetings,
+            List<String> changed,
+            String inClass,
+            List<String> hours,
+            Strip.Ground ground,
+            Strip strip) {}
+
+    /**
+     * On which dates.
+     *
+     * @param leftOut dates that plain weeks would have, with the reason why not
+     */
+    public record Dates(
+            String span,
+            String spanDates,
+            List<Binding> binding,
+            Weeks weeks,
+            List<Month> held,
+            List<String> leftOut) {}
+
+    /** What it is about, and what it asks. */
+    public record About(
+            String delivery,
+            @Nullable String declared,
+            String credits,
+            String description,
+            Asks asks,
+            String toward,
+            List<String> notes) {}
+
+    /** The sections that belong to it. */
+    public record Besides(
+            List<Related> twins, String companionsTitle, List<Related> companions, List<Related> siblings) {}
 
     /**
      * One of the dates that bind.

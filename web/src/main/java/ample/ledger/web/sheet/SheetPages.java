@@ -21,7 +21,7 @@ import ample.ledger.web.sheet.SheetPage.MeetingRow;
 import ample.ledger.web.sheet.SheetPage.Related;
 import ample.ledger.web.term.Addresses;
 import ample.ledger.web.term.ChangeWords;
-import ample.ledger.web.term.Terms.PostedTerm;
+import ample.ledger.web.term.PostedTerm;
 import ample.ledger.web.words.CodeWords;
 import ample.ledger.web.words.SeatWords;
 import ample.ledger.web.words.Strip;
@@ -74,33 +74,51 @@ final class SheetPages {
     }
 
     private SheetPage page() {
-        Course course = section.course();
-        Strip.Ground ground = Strip.ground(section.days(), brief, preferences.week());
-        DatesWords dates = new DatesWords(section, schedule.term().calendar(), today);
-        StatusReading reading = StatusReading.of(section, account(section), now, schedule, judging.student());
-        SeatWords seats = SeatWords.of(section, reading.seats(), schedule.twinsOf(section));
-        StatusWords status = new StatusWords(reading, seats);
-        boolean isCompanion = section.companion().isPresent();
-        List<Section> goesWith = isCompanion ? schedule.leadsOf(section) : schedule.companionsOf(section);
         return new SheetPage(
+                name(),
+                taking(),
+                standing(),
+                meets(),
+                dates(),
+                about(),
+                besides(),
+                LinkedData.of(section, schedule, today));
+    }
+
+    private SheetPage.Name name() {
+        Course course = section.course();
+        return new SheetPage.Name(
                 section.entry().toString(),
                 course.written(),
                 addresses.course(course.code(), brief),
                 section.code(),
                 course.title(),
-                addresses.browseAt(brief, section.entry()),
-                brief.isEmpty() ? "Back to all sections" : "Back to your brief",
                 Words.where(section) + " · " + Words.who(section),
-                addresses.sheet(section.entry(), brief),
-                addresses.keep(),
-                kept.week(schedule).contains(section),
-                lineUp(),
                 code(),
-                seats,
-                status.sentence(),
-                status.besides(),
-                others(),
-                section.cancelled(),
+                addresses.calendarFile(section.entry()),
+                here(),
+                addresses.browseAt(brief, section.entry()),
+                brief.isEmpty() ? "Back to all sections" : "Back to your brief");
+    }
+
+    private String here() {
+        return addresses.sheet(section.entry(), brief);
+    }
+
+    private SheetPage.Taking taking() {
+        return new SheetPage.Taking(addresses.keep(), kept.week(schedule).contains(section), lineUp());
+    }
+
+    private SheetPage.Standing standing() {
+        StatusReading reading = StatusReading.of(section, account(section), now, schedule, judging.student());
+        SeatWords seats = SeatWords.of(section, reading.seats(), schedule.twinsOf(section));
+        StatusWords status = new StatusWords(reading, seats);
+        return new SheetPage.Standing(seats, status.sentence(), status.besides(), others(), section.cancelled());
+    }
+
+    private SheetPage.Meets meets() {
+        Strip.Ground ground = Strip.ground(section.days(), brief, preferences.week());
+        return new SheetPage.Meets(
                 Stream.concat(section.meetings().stream(), section.exams().stream())
                         .map(meeting -> new MeetingRow(
                                 Words.when(meeting.timing(), preferences.clock()),
@@ -110,31 +128,41 @@ final class SheetPages {
                 new ChangeWords(posted, preferences.clock()).ofAllEditions(section.entry()),
                 Words.inClass(ClassHours.of(section, schedule.term().calendar())),
                 HoursWords.of(Workload.of(section, schedule.term().calendar())),
+                ground,
+                Strip.of(section, ground));
+    }
+
+    private SheetPage.Dates dates() {
+        DatesWords dates = new DatesWords(section, schedule.term().calendar(), today);
+        return new SheetPage.Dates(
+                section.span().name(),
+                Words.dates(section.span().dates()),
                 dates.binding(schedule.lists().bindingRules()),
                 dates.weeks(),
                 dates.held(),
-                dates.leftOut(),
-                addresses.calendarFile(section.entry()),
-                ground,
-                Strip.of(section, ground),
-                section.span().name(),
-                Words.dates(section.span().dates()),
+                dates.leftOut());
+    }
+
+    private SheetPage.About about() {
+        Course course = section.course();
+        return new SheetPage.About(
                 Words.capitalised(section.delivery().label()),
                 section.declared() == section.delivery() ? null : declared(section.declared()),
                 Words.credits(course.credits()),
                 course.description(),
-                Asks.of(
-                        judging,
-                        course.rules(),
-                        section.restrictions(),
-                        Addresses.with("/record", "back", addresses.sheet(section.entry(), brief))),
+                Asks.of(judging, course.rules(), section.restrictions(), Addresses.with("/record", "back", here())),
                 toward(course),
-                Stream.concat(section.notes().stream(), course.notes().stream()).toList(),
+                Stream.concat(section.notes().stream(), course.notes().stream()).toList());
+    }
+
+    private SheetPage.Besides besides() {
+        boolean isCompanion = section.companion().isPresent();
+        List<Section> goesWith = isCompanion ? schedule.leadsOf(section) : schedule.companionsOf(section);
+        return new SheetPage.Besides(
                 related(schedule.twinsOf(section)),
                 companionsTitle(isCompanion, goesWith),
                 related(goesWith),
-                related(siblings(goesWith)),
-                LinkedData.of(section, schedule, today));
+                related(siblings(goesWith)));
     }
 
     private List<CodeWords.Part> code() {
@@ -158,8 +186,7 @@ final class SheetPages {
         return alike.isEmpty()
                 ? null
                 : addresses.lineUp(
-                        Stream.concat(Stream.of(section), alike.stream()).limit(MOST_LINED_UP),
-                        addresses.sheet(section.entry(), brief));
+                        Stream.concat(Stream.of(section), alike.stream()).limit(MOST_LINED_UP), here());
     }
 
     private String others() {

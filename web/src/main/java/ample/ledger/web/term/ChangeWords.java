@@ -6,7 +6,6 @@ import ample.ledger.core.edition.SectionChange;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Place;
 import ample.ledger.core.schedule.Section;
-import ample.ledger.web.term.Terms.PostedTerm;
 import ample.ledger.web.words.Words;
 import java.util.List;
 import java.util.function.Function;

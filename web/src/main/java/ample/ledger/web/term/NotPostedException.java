@@ -1,7 +1,6 @@
 package ample.ledger.web.term;
 
 import ample.ledger.core.browse.brief.Brief;
-import ample.ledger.web.term.Terms.PostedTerm;
 
 /** An address names a section or a course that the term does not have. */
 public final class NotPostedException extends RuntimeException {

@@ -5,7 +5,6 @@ import ample.ledger.core.browse.index.Vocabulary;
 import ample.ledger.core.browse.quick.QuickFind;
 import ample.ledger.core.calendar.Days;
 import ample.ledger.core.schedule.Section;
-import ample.ledger.web.term.Terms.PostedTerm;
 import java.util.List;
 
 /**

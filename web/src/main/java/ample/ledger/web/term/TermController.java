@@ -18,7 +18,7 @@ class TermController {
 
     @GetMapping("/")
     String home() {
-        List<Terms.PostedTerm> posted = terms.all();
+        List<PostedTerm> posted = terms.all();
         return posted.isEmpty()
                 ? "trouble/nothing-posted"
                 : browse(posted.get(0).schedule().term().code());

@@ -5,8 +5,10 @@ import ample.ledger.web.guard.Refusal;
 import ample.ledger.web.guard.TooManyException;
 import ample.ledger.web.guest.AwayException;
 import ample.ledger.web.guest.KeptFullException;
+import ample.ledger.web.head.Head;
 import ample.ledger.web.term.Addresses;
 import ample.ledger.web.term.NotPostedException;
+import ample.ledger.web.term.Places;
 import ample.ledger.web.term.Terms;
 import ample.ledger.web.term.UnknownTermException;
 import ample.ledger.web.trouble.TroublePage.WayOn;
@@ -32,9 +34,13 @@ class TroubleAdvice {
     private static final Logger LOG = LoggerFactory.getLogger(TroubleAdvice.class);
 
     private final Terms terms;
+    private final Head head;
+    private final Places places;
 
-    TroubleAdvice(Terms terms) {
+    TroubleAdvice(Terms terms, Head head, Places places) {
         this.terms = terms;
+        this.head = head;
+        this.places = places;
     }
 
     @ExceptionHandler
@@ -55,9 +61,8 @@ class TroubleAdvice {
     @ResponseStatus(HttpStatus.NOT_FOUND)
     String notPosted(NotPostedException unknown, Model model) {
         Addresses addresses = new Addresses(unknown.posted().schedule().term().code());
-        model.addAttribute(
-                "where",
-                terms.where(terms.place(addresses.term()), unknown.brief(), addresses.browse(unknown.brief()), 0));
+        head.putWithoutVisitor(
+                model, places.place(addresses.term()), unknown.brief(), addresses.browse(unknown.brief()));
         model.addAttribute(
                 "page",
                 new TroublePage(

@@ -15,7 +15,7 @@ import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Section;
 import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Addresses;
-import ample.ledger.web.term.Terms.PostedTerm;
+import ample.ledger.web.term.PostedTerm;
 import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;

@@ -19,7 +19,7 @@ import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.core.requirement.CourseGraph;
 import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Place;
-import ample.ledger.web.term.Terms.PostedTerm;
+import ample.ledger.web.term.PostedTerm;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.LinkedHashMap;

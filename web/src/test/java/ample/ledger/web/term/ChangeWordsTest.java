@@ -15,7 +15,6 @@ import ample.ledger.core.schedule.Campus;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.web.term.EditionComparisons.Correction;
-import ample.ledger.web.term.Terms.PostedTerm;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;

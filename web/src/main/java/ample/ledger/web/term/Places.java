@@ -1,0 +1,91 @@
+package ample.ledger.web.term;
+
+import ample.ledger.core.plan.PostedSchedules;
+import ample.ledger.core.schedule.Schedule;
+import java.time.Clock;
+import java.time.ZonedDateTime;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+
+/** What can be browsed, a term by itself or all terms of a season, and what time it is there. */
+@Component
+public class Places {
+
+    /** What the path of a season begins with. */
+    private static final String SEASON = "season/";
+
+    private final Terms terms;
+    private final Clock clock;
+    private final Map<String, Place> places = new ConcurrentHashMap<>();
+    private volatile @Nullable Together together;
+
+    Places(Terms terms, Clock clock) {
+        this.terms = terms;
+        this.clock = clock;
+    }
+
+    /**
+     * The term by itself, to be browsed.
+     *
+     * @throws UnknownTermException when nothing is posted for it
+     */
+    public Place place(String code) {
+        PostedTerm posted = terms.get(code);
+        return places.compute(
+                code,
+                (same, known) -> known != null && known.terms().equals(List.of(posted)) ? known : Place.of(posted));
+    }
+
+    /**
+     * All terms of a season together, to be browsed.
+     *
+     * @throws UnknownTermException when nothing is posted for it
+     */
+    public Place season(String code) {
+        List<PostedTerm> posted = ofSeason(code);
+        if (posted.isEmpty()) {
+            throw new UnknownTermException(code);
+        }
+        return places.compute(
+                SEASON + code,
+                (same, known) -> known != null && known.terms().equals(posted) ? known : Place.ofSeason(code, posted));
+    }
+
+    /**
+     * What the beginning of an address names.
+     *
+     * @param path as {@link Place#path()} has it
+     * @throws UnknownTermException when nothing is posted for it
+     */
+    public Place at(String path) {
+        return path.startsWith(SEASON) ? season(path.substring(SEASON.length())) : place(path);
+    }
+
+    private List<PostedTerm> ofSeason(String code) {
+        return terms.all().stream()
+                .filter(posted -> posted.schedule().term().season().code().equals(code))
+                .toList();
+    }
+
+    /** The schedules of all terms, read together. */
+    public PostedSchedules schedules() {
+        List<Schedule> current = terms.all().stream().map(PostedTerm::schedule).toList();
+        Together known = together;
+        if (known == null || !known.schedules().equals(current)) {
+            known = new Together(current, new PostedSchedules(current));
+            together = known;
+        }
+        return known.posted();
+    }
+
+    private record Together(List<Schedule> schedules, PostedSchedules posted) {}
+
+    /** What time it is where the institution of {@code place} stands. */
+    public ZonedDateTime now(Place place) {
+        return clock.instant()
+                .atZone(place.terms().get(0).schedule().institution().zone());
+    }
+}
