@@ -71,7 +71,7 @@ final class LucenePeer {
             Set<Integer> done = new HashSet<>();
             for (Row row : data.rows) {
                 if (done.add(row.section())) {
-                    writer.addDocument(config.build(document(row, plain)));
+                    writer.addDocument(config.build(document(row)));
                 }
             }
             writer.forceMerge(1);
@@ -81,7 +81,7 @@ final class LucenePeer {
         this.state = new DefaultSortedSetDocValuesReaderState(reader, config);
     }
 
-    private Document document(Row row, PlainPass plain) {
+    private Document document(Row row) {
         Document document = new Document();
         for (Facet facet : Facet.values()) {
             List<String> codes = List.copyOf(data.places.get(facet).keySet());

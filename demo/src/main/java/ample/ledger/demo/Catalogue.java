@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 
 /** Makes the courses of an institution, with what they ask and what they count toward. */
@@ -89,7 +90,7 @@ final class Catalogue {
         }
         prerequisite(draft);
         if (dice.chance(0.06)) {
-            rows.add("notes", rows.next("notes"), subject.code(), number, null, dice.of(phrases.get("course-notes")));
+            rows.add("notes", rows.next("notes"), subject.code(), number, null, dice.of(phrases("course-notes")));
         }
         drafts.add(draft);
         known(subject.code(), number, level);
@@ -113,6 +114,10 @@ final class Catalogue {
         return number;
     }
 
+    private List<String> phrases(String kind) {
+        return Objects.requireNonNull(phrases.get(kind));
+    }
+
     private String description(SubjectWords subject) {
         List<String> things = new ArrayList<>();
         while (things.size() < 3) {
@@ -121,7 +126,7 @@ final class Catalogue {
                 things.add(thing);
             }
         }
-        String opening = dice.of(phrases.get("openings"))
+        String opening = dice.of(phrases("openings"))
                 .replace(
                         "{A}",
                         Character.toUpperCase(things.get(0).charAt(0))
@@ -129,7 +134,7 @@ final class Catalogue {
                 .replace("{a}", things.get(0))
                 .replace("{b}", things.get(1))
                 .replace("{c}", things.get(2));
-        String closing = dice.chance(0.6) ? " " + dice.of(phrases.get("closings")) : "";
+        String closing = dice.chance(0.6) ? " " + dice.of(phrases("closings")) : "";
         return opening + " " + dice.of(subject.doings()) + closing;
     }
 

@@ -7,6 +7,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Makes of a finished schedule what a registrar posted before it: rooms and people not named yet, sections not added or
@@ -142,14 +143,14 @@ final class Corrections {
     private void sameRoom(BundleTable.Row wrong, BundleTable.Row right) {
         int building = Rows.column("meetings", "building");
         int room = Rows.column("meetings", "room");
-        rows.change("meetings", row -> row == wrong, cells -> {
+        rows.change("meetings", wrong::equals, cells -> {
             cells[building] = right.text("building");
             cells[room] = right.text("room");
             return cells;
         });
     }
 
-    private static Object[] withoutRoom(Object[] cells) {
+    private static @Nullable Object[] withoutRoom(@Nullable Object[] cells) {
         cells[Rows.column("meetings", "place")] = "to-be-announced";
         cells[Rows.column("meetings", "building")] = null;
         cells[Rows.column("meetings", "room")] = null;

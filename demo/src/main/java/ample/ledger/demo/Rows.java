@@ -9,6 +9,7 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
@@ -31,36 +32,40 @@ final class Rows {
     }
 
     /** Adds a row; the cells stand in the order of the columns, null for an empty one. */
+    @SuppressWarnings("NullAway") // Java 17 does not read from compiled classes that a row's cells may be null.
     void add(String table, @Nullable Object... cells) {
         TableSchema schema = schema(table);
         if (cells.length != schema.columns().size()) {
             throw new IllegalArgumentException("%s has %d columns, not %d"
                     .formatted(table, schema.columns().size(), cells.length));
         }
-        tables.get(table).add(new BundleTable.Row(schema, 0, cells));
+        of(table).add(new BundleTable.Row(schema, 0, cells));
     }
 
     List<BundleTable.Row> of(String table) {
-        return tables.get(table);
+        return Objects.requireNonNull(tables.get(table));
     }
 
     /** The next number of a table whose rows are numbered in its first column. */
     int next(String table) {
-        List<BundleTable.Row> rows = tables.get(table);
-        return rows.isEmpty() ? 1 : (int) rows.get(rows.size() - 1).cells()[0] + 1;
+        List<BundleTable.Row> rows = of(table);
+        return rows.isEmpty()
+                ? 1
+                : (int) Objects.requireNonNull(rows.get(rows.size() - 1).cells()[0]) + 1;
     }
 
     void clear(String table) {
-        tables.get(table).clear();
+        of(table).clear();
     }
 
     void removeIf(String table, Predicate<BundleTable.Row> unwanted) {
-        tables.get(table).removeIf(unwanted);
+        of(table).removeIf(unwanted);
     }
 
     /** Puts in the place of each row what {@code change} makes of a copy of its cells. */
+    @SuppressWarnings("NullAway") // As above.
     void change(String table, Predicate<BundleTable.Row> which, UnaryOperator<@Nullable Object[]> change) {
-        tables.get(table)
+        of(table)
                 .replaceAll(row -> which.test(row)
                         ? new BundleTable.Row(
                                 row.schema(), 0, change.apply(row.cells().clone()))

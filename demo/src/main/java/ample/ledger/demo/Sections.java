@@ -13,6 +13,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 
 /** Makes the sections of a term: codes, kinds, seats, companions, exams, notes. */
@@ -26,7 +27,8 @@ final class Sections {
     private final Dice dice;
     private final Timetable timetable;
     private final Map<String, Integer> ordinals = new HashMap<>();
-    private final List<String> sectionNotes = Vocabulary.phrases().get("section-notes");
+    private final List<String> sectionNotes =
+            Objects.requireNonNull(Vocabulary.phrases().get("section-notes"));
     private int nextEntry;
 
     Sections(Rows rows, House house, TermPlan term, Dice dice, Timetable timetable) {

@@ -16,6 +16,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -143,7 +144,7 @@ final class Timetable {
     }
 
     private @Nullable Room freeRoom(CampusPlan campus, Slot slot, int seats, Halves halves) {
-        List<Room> rooms = roomsOf.get(campus.code());
+        List<Room> rooms = rooms(campus);
         for (int i = 0; i < 12; i++) {
             Room room = dice.of(rooms);
             if (room.seats() >= seats && bookings.isFree(room.key(), slot.days(), slot.start(), slot.end(), halves)) {
@@ -151,6 +152,10 @@ final class Timetable {
             }
         }
         return null;
+    }
+
+    private List<Room> rooms(CampusPlan campus) {
+        return Objects.requireNonNull(roomsOf.get(campus.code()));
     }
 
     private Placed taken(Placed placed, Halves halves) {
@@ -172,7 +177,7 @@ final class Timetable {
 
     /** Somebody of the subject, whatever else they do then. */
     String person(String subject) {
-        return dice.of(peopleOf.get(subject));
+        return dice.of(Objects.requireNonNull(peopleOf.get(subject)));
     }
 
     /** Whether the person is free in both halves, who is taken from then on. */
@@ -191,7 +196,7 @@ final class Timetable {
             LocalTime from = LocalTime.of(dice.of(List.of(9, 13, 16)), 0);
             LocalTime to = from.plusMinutes(120);
             List<Integer> days = List.of(day.getDayOfWeek().getValue() - 1);
-            Room room = dice.of(roomsOf.get(campus.code()));
+            Room room = dice.of(rooms(campus));
             if (room.seats() >= seats
                     && examBookings.isFree(room.key(), days, from, to, Halves.BOTH)
                     && (person == null || examBookings.isFree(person, days, from, to, Halves.BOTH))) {

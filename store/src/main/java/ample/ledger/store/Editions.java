@@ -115,6 +115,7 @@ public class Editions {
     }
 
     /** The tables of the edition, as they were posted. */
+    @SuppressWarnings("NullAway") // Java 17 does not read from compiled classes that a row's cells may be null.
     public BundleTables tables(Edition edition) {
         return transaction.execute(status -> {
             Unhurried.here(dataSource);

@@ -36,6 +36,7 @@ final class StolenTime implements AutoCloseable {
 
     private final ScheduledExecutorService watch = Executors.newSingleThreadScheduledExecutor();
 
+    @SuppressWarnings("FutureReturnValueIgnored") // It goes on until it is stopped.
     StolenTime() {
         if (start.length > STEAL) {
             watch.scheduleAtFixedRate(

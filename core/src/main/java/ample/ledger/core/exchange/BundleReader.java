@@ -13,6 +13,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -63,7 +64,7 @@ final class BundleReader {
         try (BundleFiles files = BundleFiles.of(path)) {
             return new BundleReader(progress).read(files);
         } catch (RefusedException refused) {
-            throw new FaultyBundleException(List.of(Fault.of(refused.file(), refused.getMessage())));
+            throw new FaultyBundleException(List.of(Fault.of(refused.file(), refused.sentence())));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
@@ -85,7 +86,8 @@ final class BundleReader {
         Set<String> incomplete = readings.stream()
                 .filter(reading -> !reading.sound()
                         || reading.table().rows().size()
-                                != sound.get(reading.table().schema().name())
+                                != Objects.requireNonNull(sound.get(
+                                                reading.table().schema().name()))
                                         .rows()
                                         .size())
                 .map(reading -> reading.table().schema().name())

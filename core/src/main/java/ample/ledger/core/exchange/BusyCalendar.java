@@ -39,6 +39,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.SortedSet;
 import java.util.TimeZone;
 import java.util.TreeSet;
 import java.util.function.BooleanSupplier;
@@ -274,7 +275,7 @@ public final class BusyCalendar {
     }
 
     /** One weekly time with exceptions, where these are fewer than the dates that it has; otherwise one time for each date. */
-    private static Collection<BusyTime> asTimings(String name, TimeRange hours, TreeSet<LocalDate> dates) {
+    private static Collection<BusyTime> asTimings(String name, TimeRange hours, SortedSet<LocalDate> dates) {
         Days days = Days.of(dates.stream().map(LocalDate::getDayOfWeek).toList());
         for (int everyWeeks = 1; everyWeeks <= 2; everyWeeks++) {
             Timing.Weekly weekly =

@@ -94,7 +94,7 @@ final class CourseAssembler {
             return new PostedPrerequisite(
                     row.text("sentence"), row.optionalText("expression").map(PrerequisiteNotation::parse));
         } catch (NotationException e) {
-            throw new Unfit("expression", e.getMessage());
+            throw new Unfit("expression", e.sentence());
         }
     }
 

@@ -8,6 +8,7 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
@@ -74,10 +75,10 @@ final class KeyChecks {
     }
 
     private void foreignKey(BundleTable table, ForeignKey key, Set<BundleTable.Row> unsound) {
-        TableReading target = readings.get(key.table());
+        TableReading target = Objects.requireNonNull(readings.get(key.table()));
         int[] references = target.table().schema().placesOf(key.references());
         int[] places = table.schema().placesOf(key.columns());
-        Set<Object> known = keys(sound.get(key.table()).rows().stream(), references);
+        Set<Object> known = keys(Objects.requireNonNull(sound.get(key.table())).rows().stream(), references);
         List<BundleTable.Row> dangling = new ArrayList<>();
         for (BundleTable.Row row : table.rows()) {
             Object named = row.keyAt(places);

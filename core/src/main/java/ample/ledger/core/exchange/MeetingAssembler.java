@@ -18,6 +18,7 @@ import java.time.LocalTime;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 
 /** Turns one row of the meetings or the exams table into a {@link Meeting}. */
@@ -109,7 +110,7 @@ final class MeetingAssembler {
     }
 
     private Building building() {
-        return buildings.get(need("building", String.class));
+        return Objects.requireNonNull(buildings.get(need("building", String.class)));
     }
 
     private <T> T need(String column, Class<T> type) {

@@ -312,7 +312,8 @@ public final class PlanJson {
             }
             return Optional.of(new BusyTime(json.path("label").asString(""), timing, except));
         } catch (IllegalArgumentException e) {
-            fault(where, e.getMessage().endsWith(".") ? e.getMessage() : e.getMessage() + ".");
+            String sentence = String.valueOf(e.getMessage());
+            fault(where, sentence.endsWith(".") ? sentence : sentence + ".");
         }
         return Optional.empty();
     }

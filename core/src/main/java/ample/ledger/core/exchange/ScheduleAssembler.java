@@ -32,6 +32,7 @@ import java.time.ZoneId;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
@@ -116,6 +117,11 @@ final class ScheduleAssembler {
         }
     }
 
+    /** One of those that the format allows. */
+    private static String joint(BundleTable.Row row, String column) {
+        return Objects.requireNonNull(JOINTS.get(row.text(column)));
+    }
+
     private static Institution institution(BundleTable.Row row) {
         try {
             return new Institution(
@@ -123,7 +129,7 @@ final class ScheduleAssembler {
                     row.text("name"),
                     ZoneId.of(row.text("zone")),
                     Locale.forLanguageTag(row.text("language")),
-                    new CodeForm(JOINTS.get(row.text("course_joint")), JOINTS.get(row.text("section_joint"))));
+                    new CodeForm(joint(row, "course_joint"), joint(row, "section_joint")));
         } catch (DateTimeException e) {
             throw new Unfit("zone", "It is not an IANA time zone, as in Europe/London.");
         }

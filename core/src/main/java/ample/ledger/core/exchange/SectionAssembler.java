@@ -20,9 +20,11 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /** Turns the rows of the sections table, and of those that say more about a section, into {@link Section}s. */
 final class SectionAssembler {
@@ -185,7 +187,7 @@ final class SectionAssembler {
         Map<String, List<BundleTable.Row>> byListing =
                 rows.grouped("cross_listings", row -> row.optionalText("listing"));
         Map<String, CrossListing> listings = rows.byKey("cross_listings", row -> row.text("entry"), row -> {
-            List<BundleTable.Row> twins = byListing.get(row.text("listing"));
+            List<BundleTable.Row> twins = byListing.getOrDefault(row.text("listing"), List.of());
             checkListing(row, twins, poolOf);
             return new CrossListing(row.text("listing"), row.yes("home"));
         });
@@ -205,13 +207,13 @@ final class SectionAssembler {
         return listings;
     }
 
-    private static boolean sameListing(CrossListing one, CrossListing other) {
+    private static boolean sameListing(@Nullable CrossListing one, @Nullable CrossListing other) {
         return one != null && other != null && one.code().equals(other.code());
     }
 
     private static void checkListing(BundleTable.Row row, List<BundleTable.Row> twins, Map<String, String> poolOf) {
         BundleTable.Row first = twins.get(0);
-        if (!poolOf.get(row.text("entry")).equals(poolOf.get(first.text("entry")))) {
+        if (!Objects.equals(poolOf.get(row.text("entry")), poolOf.get(first.text("entry")))) {
             throw new Unfit(
                     "entry",
                     "Its pool is %s, and that of section %s of this listing %s; a listing has one pool."
@@ -220,7 +222,7 @@ final class SectionAssembler {
                                     first.text("entry"),
                                     poolOf.get(first.text("entry"))));
         }
-        if (row == first) {
+        if (row.equals(first)) {
             long homes = twins.stream().filter(twin -> twin.yes("home")).count();
             if (twins.size() < 2) {
                 throw new Unfit("listing", "It is the only section of this listing; a listing has two or more.");

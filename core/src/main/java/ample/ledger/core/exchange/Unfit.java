@@ -6,10 +6,12 @@ final class Unfit extends RuntimeException {
     private static final long serialVersionUID = 1L;
 
     private final String column;
+    private final String sentence;
 
     Unfit(String column, String sentence) {
         super(sentence);
         this.column = column;
+        this.sentence = sentence;
     }
 
     String column() {
@@ -17,6 +19,6 @@ final class Unfit extends RuntimeException {
     }
 
     String sentence() {
-        return getMessage();
+        return sentence;
     }
 }

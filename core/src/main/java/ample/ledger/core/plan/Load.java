@@ -260,7 +260,9 @@ public record Load(
                 if (longer && openOnADate(before, after, stays)) {
                     longest = Optional.of(new Gap(
                             before.dates().and(after.dates()).first().getDayOfWeek(),
-                            new TimeRange(before.time().end(), after.time().start())));
+                            new TimeRange(
+                                    /* start= */ before.time().end(),
+                                    /* end= */ after.time().start())));
                 }
             }
         }
@@ -273,7 +275,8 @@ public record Load(
         if (both.isEmpty()) {
             return false;
         }
-        TimeRange between = new TimeRange(before.time().end(), after.time().start());
+        TimeRange between = new TimeRange(
+                /* start= */ before.time().end(), /* end= */ after.time().start());
         return both.stream()
                 .anyMatch(date -> stays.stream()
                         .noneMatch(stay -> stay.time().overlapMinutes(between) > 0

@@ -12,6 +12,7 @@ import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.SortedSet;
 import java.util.TreeSet;
@@ -136,7 +137,7 @@ public final class CourseGraph {
     }
 
     private boolean isRequired(CourseCode needed, CourseCode by) {
-        return courses.get(by).rules().prerequisites().stream()
+        return Objects.requireNonNull(courses.get(by)).rules().prerequisites().stream()
                 .flatMap(prerequisite -> prerequisite.expression().stream())
                 .anyMatch(expression -> !canHoldWithout(needed, expression));
     }

@@ -6,7 +6,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
- * What must come before a course, as an expression. {@link #toString()} writes it in the notation that the package {@code
+ * What must come before a course, as an expression. {@link Object#toString()} writes it in the notation that the package {@code
  * requirement} reads.
  */
 public sealed interface Prerequisite {

@@ -39,14 +39,12 @@ public record Impossibility(List<Conflict> conflicts, List<List<Demand>> looseni
 
     private static final class Search {
 
-        private final Options options;
         private final int wants;
         private final List<Demand> demands;
         private final List<Options.Option> all;
         private final Compatibility compatibility;
 
         Search(Options options, int wants) {
-            this.options = options;
             this.wants = wants;
             this.demands = options.demands();
             this.all = IntStream.range(0, wants)

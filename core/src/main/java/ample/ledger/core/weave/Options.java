@@ -101,10 +101,11 @@ final class Options {
         for (List<List<Attendance>> members : alike(sets, this::likeness)) {
             Map<List<Attendance>, Long> own = new HashMap<>();
             members.forEach(set -> own.put(set, own(set, sets)));
-            List<List<Attendance>> ordered =
-                    members.stream().sorted(Comparator.comparingLong(own::get)).toList();
+            List<List<Attendance>> ordered = members.stream()
+                    .sorted(Comparator.comparingLong(set -> own.getOrDefault(set, 0L)))
+                    .toList();
             List<Attendance> first = ordered.get(0);
-            options.add(new Option(ordered, broken(first), weeks.footprint(first, own.get(first))));
+            options.add(new Option(ordered, broken(first), weeks.footprint(first, own.getOrDefault(first, 0L))));
         }
         if (!want.required()) {
             options.add(new Option(

@@ -7,6 +7,8 @@ import java.time.DayOfWeek;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
+import java.util.Collections;
+import java.util.Comparator;
 import java.util.List;
 import java.util.stream.IntStream;
 
@@ -173,18 +175,12 @@ public final class Weaver {
     }
 
     private static Options.Option together(List<Options.Option> alike) {
-        Options.Option best = alike.get(0);
-        for (Options.Option option : alike) {
-            if (option.footprint().own() < best.footprint().own()) {
-                best = option;
-            }
-        }
+        Options.Option best = Collections.min(
+                alike, Comparator.comparingLong(option -> option.footprint().own()));
+        List<Options.Option> others = new ArrayList<>(alike);
+        others.remove(best);
         List<List<Attendance>> members = new ArrayList<>(best.members());
-        for (Options.Option option : alike) {
-            if (option != best) {
-                members.addAll(option.members());
-            }
-        }
+        others.forEach(option -> members.addAll(option.members()));
         return new Options.Option(members, best.broken(), best.footprint());
     }
 

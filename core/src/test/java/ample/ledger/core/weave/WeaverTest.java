@@ -410,10 +410,10 @@ class WeaverTest {
                 return Math.max(0, 10 * 60 - first);
             }
             if (wish instanceof Wish.NotAfter) {
-                return Math.max(0, last - (14 * 60 + 30));
+                return Math.max(0, last - (14 * 60L + 30));
             }
             if (wish == Wish.Plain.FEW_GAPS) {
-                return last - first - minutes.cardinality();
+                return (long) last - first - minutes.cardinality();
             }
             if (wish == Wish.Plain.SHORT_DAYS) {
                 return Math.max(0, last - first - 360);

@@ -165,7 +165,10 @@ final class BrowsePages {
     private boolean beginsTerm(int page) {
         return place.season()
                 && (page == 1
-                        || leaves.page(page).posted() != leaves.page(page - 1).posted());
+                        || !leaves.page(page)
+                                .posted()
+                                .edition()
+                                .equals(leaves.page(page - 1).posted().edition()));
     }
 
     private String total() {

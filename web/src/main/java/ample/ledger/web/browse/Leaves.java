@@ -75,6 +75,7 @@ final class Leaves {
     }
 
     /** Sections of one course share it: it need not be compared part by part. */
+    @SuppressWarnings("ReferenceEquality") // Only the quick way; the codes decide.
     private static boolean sameCourse(Section one, Section other) {
         return one.course() == other.course()
                 || one.course().code().equals(other.course().code());

@@ -149,7 +149,9 @@ final class TopicForms {
             legend = "The %d of %d with most sections".formatted(MOST_VALUES, shown.size());
             Set<String> most = shown.stream()
                     .map(Facet.Value::code)
-                    .sorted(Comparator.comparing(chosen::contains).reversed().thenComparing(code -> -counted.get(code)))
+                    .sorted(Comparator.comparing(chosen::contains)
+                            .reversed()
+                            .thenComparing(code -> -counted.getOrDefault(code, 0)))
                     .limit(MOST_VALUES)
                     .collect(Collectors.toSet());
             shown = shown.stream().filter(value -> most.contains(value.code())).toList();
@@ -162,7 +164,7 @@ final class TopicForms {
                                 facet.parameter().name(),
                                 value.code().toLowerCase(Locale.ROOT),
                                 label(facet, value),
-                                Words.number(counted.get(value.code())),
+                                Words.number(counted.getOrDefault(value.code(), 0)),
                                 chosen.contains(value.code())))
                         .toList()));
     }

@@ -12,6 +12,7 @@ import java.io.IOException;
 import java.security.Principal;
 import java.time.Clock;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnWebApplication;
 import org.springframework.http.HttpStatus;
@@ -136,7 +137,7 @@ class DeskController {
 
     @ExceptionHandler
     String underWay(PostingUnderWayException e, RedirectAttributes told) {
-        return back(told, "/desk", e.getMessage());
+        return back(told, "/desk", Objects.requireNonNull(e.getMessage()));
     }
 
     @ExceptionHandler

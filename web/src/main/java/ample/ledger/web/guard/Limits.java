@@ -8,6 +8,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import java.time.Duration;
 import java.util.EnumMap;
 import java.util.Map;
+import java.util.Objects;
 import org.springframework.stereotype.Component;
 
 /** How often an address may do what costs much: at once as often as in a minute, and then as often as it is given back. */
@@ -57,7 +58,9 @@ public class Limits {
      * @throws TooManyException when that is one too many
      */
     public void count(Act act, HttpServletRequest request) {
-        ConsumptionProbe probe = buckets.get(act).get(ClientAddress.of(request)).tryConsumeAndReturnRemaining(1);
+        ConsumptionProbe probe = Objects.requireNonNull(buckets.get(act))
+                .get(ClientAddress.of(request))
+                .tryConsumeAndReturnRemaining(1);
         if (!probe.isConsumed()) {
             throw new TooManyException(act.sentence, Duration.ofNanos(probe.getNanosToWaitForRefill()));
         }

@@ -3,6 +3,7 @@ package ample.ledger.web.guard;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.util.Objects;
 import java.util.Optional;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -59,7 +60,7 @@ public record Refusal(String title, String explanation) {
     /** What is said to who asks too much. */
     public static Refusal of(TooManyException tooMany) {
         return new Refusal(
-                tooMany.getMessage(),
+                Objects.requireNonNull(tooMany.getMessage()),
                 "Nothing was changed. Try again in %s."
                         .formatted(tooMany.seconds() == 1 ? "a second" : tooMany.seconds() + " seconds"));
     }

@@ -28,6 +28,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -272,13 +273,17 @@ final class BandDrawing {
             }
         }
         List<BandItem> items = alike.entrySet().stream()
-                .map(entry -> BandItem.of(entry.getValue().get(0), stays.get(entry.getKey()), BandItem.WHOLE))
+                .map(entry -> BandItem.of(
+                        entry.getValue().get(0), Objects.requireNonNull(stays.get(entry.getKey())), BandItem.WHOLE))
                 .sorted(Comparator.comparing(
                         (BandItem item) -> item.stay().time().start()))
                 .toList();
         BandItem.inColumns(items).stream()
                 .map(item -> ghost(
-                        item, alike.get(List.of(item.stay().time(), item.stay().dates())), height))
+                        item,
+                        alike.getOrDefault(
+                                List.of(item.stay().time(), item.stay().dates()), List.of()),
+                        height))
                 .forEach(blocks::add);
         return blocks;
     }

@@ -27,7 +27,6 @@ public record Bands(int from, int to, List<Hour> hours, List<Band> days, List<Un
      * @param blocks what is attended, and busy times
      * @param ghosts what could be taken instead of what is selected
      * @param previews of each woven week what it has on the day
-     * @param strip the blocks once more, small
      */
     public record Band(
             String code,

@@ -8,7 +8,6 @@ import ample.ledger.core.plan.PlanBook;
 import ample.ledger.core.plan.PlannedWeek;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.store.Shares;
-import ample.ledger.web.guest.Keeping;
 import ample.ledger.web.guest.Kept;
 import ample.ledger.web.guest.KeptRecord;
 import ample.ledger.web.head.Head;
@@ -45,17 +44,14 @@ class SharedController {
     private final Terms terms;
     private final Places places;
     private final Shares shares;
-    private final Keeping keeping;
     private final WeavePages weaves;
     private final Clock clock;
 
-    SharedController(
-            Terms terms, Head head, Places places, Shares shares, Keeping keeping, WeavePages weaves, Clock clock) {
+    SharedController(Terms terms, Head head, Places places, Shares shares, WeavePages weaves, Clock clock) {
         this.head = head;
         this.terms = terms;
         this.places = places;
         this.shares = shares;
-        this.keeping = keeping;
         this.weaves = weaves;
         this.clock = clock;
     }

@@ -26,6 +26,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.function.ToIntFunction;
@@ -267,8 +268,9 @@ final class WeaveReading {
                             BriefAddress.read(parameters.get(), term.index().vocabulary())
                                     .brief()));
         }
-        return Optional.of(attendance ->
-                findings.get(attendance.term().code()).fits(attendance.section().entry()));
+        return Optional.of(attendance -> Objects.requireNonNull(
+                        findings.get(attendance.term().code()))
+                .fits(attendance.section().entry()));
     }
 
     /** What stands in the query of an address; empty for what is none. */

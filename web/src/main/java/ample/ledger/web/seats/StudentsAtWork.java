@@ -32,6 +32,8 @@ class StudentsAtWork implements DisposableBean {
         return thread;
     });
 
+    @SuppressWarnings(
+            "FutureReturnValueIgnored") // It goes on until the application ends, and reports its own troubles.
     StudentsAtWork(Terms terms, SeatWords words, SimulatedRegistrations students, Duration pause) {
         this.terms = terms;
         this.words = words;

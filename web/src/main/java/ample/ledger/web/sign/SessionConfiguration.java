@@ -34,6 +34,7 @@ class SessionConfiguration {
     }
 
     @Bean
+    @SuppressWarnings("NullAway") // What cannot be read is none; Spring does not say that a converter may say so.
     static ConversionService springSessionConversionService() {
         GenericConversionService conversion = new GenericConversionService();
         conversion.addConverter(Object.class, byte[].class, SessionJson::write);

@@ -14,6 +14,7 @@ import ample.ledger.web.term.UnknownTermException;
 import ample.ledger.web.trouble.TroublePage.WayOn;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
+import java.util.Objects;
 import org.apache.tomcat.util.http.InvalidParameterException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -66,7 +67,7 @@ class TroubleAdvice {
         model.addAttribute(
                 "page",
                 new TroublePage(
-                        unknown.getMessage(),
+                        Objects.requireNonNull(unknown.getMessage()),
                         unknown.why(),
                         unknown.brief().isEmpty()
                                 ? List.of(browse(addresses.term()))
@@ -113,7 +114,9 @@ class TroubleAdvice {
         model.addAttribute(
                 "page",
                 new TroublePage(
-                        "Your plans hold as much as can be kept here.", full.getMessage(), List.of(TroublePage.HOME)));
+                        "Your plans hold as much as can be kept here.",
+                        Objects.requireNonNull(full.getMessage()),
+                        List.of(TroublePage.HOME)));
         return "trouble/page";
     }
 

@@ -18,7 +18,6 @@ import java.time.format.DateTimeFormatter;
 import java.time.temporal.TemporalAccessor;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.stream.Collectors;
 
 /** What is shown, in words and figures. A number always has its unit. */
@@ -135,13 +134,15 @@ public final class Words {
         List<Meeting> regular = section.meetings().stream()
                 .filter(meeting -> !(meeting.timing() instanceof Timing.Once))
                 .toList();
-        Map<Boolean, List<Place>> shown = (regular.isEmpty() ? section.meetings() : regular)
-                .stream().map(Meeting::place).collect(Collectors.partitioningBy(Place.Online.class::isInstance));
-        boolean online = !shown.get(true).isEmpty();
-        if (online && shown.get(false).isEmpty()) {
+        List<Place> shown = (regular.isEmpty() ? section.meetings() : regular)
+                .stream().map(Meeting::place).toList();
+        List<Place> rooms =
+                shown.stream().filter(place -> !(place instanceof Place.Online)).toList();
+        boolean online = rooms.size() < shown.size();
+        if (online && rooms.isEmpty()) {
             return "Online";
         }
-        String places = shown.get(false).stream().map(Place::inWords).distinct().collect(Collectors.joining("; "));
+        String places = rooms.stream().map(Place::inWords).distinct().collect(Collectors.joining("; "));
         return (places.isEmpty() ? "Place to be announced" : capitalised(places))
                 + ", " + section.campus().name()
                 + (online ? "; online" : "");

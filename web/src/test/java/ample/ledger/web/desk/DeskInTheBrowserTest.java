@@ -16,6 +16,7 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Map;
@@ -145,7 +146,8 @@ class DeskInTheBrowserTest {
                 String[] change =
                         changes.getOrDefault(file.getFileName().toString(), "=").split("=");
                 out.putNextEntry(new ZipEntry(file.getFileName().toString()));
-                out.write((change.length < 2 ? text : text.replaceFirst(change[0], change[1])).getBytes());
+                out.write((change.length < 2 ? text : text.replaceFirst(change[0], change[1]))
+                        .getBytes(StandardCharsets.UTF_8));
             }
         }
         return zip;

@@ -6,6 +6,7 @@ import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.store.TestDatabase;
 import ample.ledger.web.LedgerInstance;
 import ample.ledger.web.LedgerInstance.Visitor;
+import java.net.InetAddress;
 import java.net.Socket;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
@@ -245,7 +246,8 @@ class HostileRequestsTest {
     }
 
     private static Socket send(String request) throws Exception {
-        Socket socket = new Socket("127.0.0.1", ledger.root().getPort());
+        Socket socket =
+                new Socket(InetAddress.getLoopbackAddress(), ledger.root().getPort());
         socket.setSoTimeout(20_000);
         socket.getOutputStream().write(request.getBytes(StandardCharsets.US_ASCII));
         socket.getOutputStream().flush();

@@ -51,7 +51,7 @@ class KeepingTest {
     private final Browser browser = new Browser();
 
     /** Keeps cookies, as browsers do. */
-    private final class Browser {
+    private static final class Browser {
 
         private jakarta.servlet.http.Cookie[] cookies = {};
         private MockHttpServletResponse answer = new MockHttpServletResponse();

@@ -13,6 +13,7 @@ import ample.ledger.core.calendar.Days;
 import java.time.DayOfWeek;
 import java.util.EnumMap;
 import java.util.Map;
+import java.util.Objects;
 
 /**
  * For each value that a condition can take alone, how many sections the brief would give with its other conditions as they
@@ -56,17 +57,22 @@ public final class ValueCounts {
 
     /** Each value of {@code facet} with its count, in the order to show them, those that would give nothing among them. */
     public Map<String, Integer> of(Facet facet) {
-        return moment.facet(facet).named(counts.get(facet));
+        return moment.facet(facet).named(countsOf(facet));
     }
 
     /** What one value would give; 0 for a value that there is not. */
     public int of(Facet facet, String code) {
-        return moment.facet(facet).countOf(counts.get(facet), code);
+        return moment.facet(facet).countOf(countsOf(facet), code);
+    }
+
+    /** Every facet is counted. */
+    private int[] countsOf(Facet facet) {
+        return Objects.requireNonNull(counts.get(facet));
     }
 
     /** What that day alone would give, with the rule that the brief has, or else as the only day. */
     public int of(DayOfWeek day) {
-        return days.get(day);
+        return Objects.requireNonNull(days.get(day));
     }
 
     /** What leaving out sections with no set time would give. */

@@ -7,6 +7,7 @@ import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
@@ -72,7 +73,7 @@ public enum Topic implements Coded {
 
     /** The topic that is about {@code facet}. */
     public static Topic of(Facet facet) {
-        return BY_FACET.get(facet);
+        return Objects.requireNonNull(BY_FACET.get(facet));
     }
 
     /** The facet that it is about, where it is about one. */

@@ -8,6 +8,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.function.IntFunction;
 import java.util.stream.IntStream;
 
@@ -91,7 +92,7 @@ public final class FacetIndex {
             if (places.length != 1 && numberOf.putIfAbsent(key, listed.size()) == null) {
                 listed.add(places);
             }
-            valueAt.put(position, places.length == 1 ? places[0] : ~numberOf.get(key));
+            valueAt.put(position, places.length == 1 ? places[0] : ~Objects.requireNonNull(numberOf.get(key)));
         }
         this.lists = listed.toArray(int[][]::new);
     }
@@ -136,7 +137,7 @@ public final class FacetIndex {
         int[] now = valueOfSection.clone();
         NarrowColumn at = valueAt.copy();
         for (int section : changed) {
-            now[section] = places.get(codeOf.apply(section));
+            now[section] = Objects.requireNonNull(places.get(codeOf.apply(section)));
         }
         long[][] having = new long[dense.length][];
         Arrays.setAll(having, place -> dense[place].bits().clone());

@@ -24,9 +24,8 @@ public final class Ordered {
     public int[] first(SectionSet set, int most) {
         int[] inOrder = moment.index().inOrder(order);
         int wanted = Math.min(most, set.size());
-        boolean many = inOrder != null
-                && (long) set.size() * set.size() * LOOKS_IN_THE_TIME_OF_KEEPING > (long) wanted * inOrder.length;
-        if (many) {
+        if (inOrder != null
+                && (long) set.size() * set.size() * LOOKS_IN_THE_TIME_OF_KEEPING > (long) wanted * inOrder.length) {
             return set.first(inOrder, wanted);
         }
         Best best = new Best(wanted);

@@ -175,7 +175,7 @@ public final class TermIndex {
     }
 
     FacetIndex facet(Facet facet) {
-        return facets.get(facet);
+        return Objects.requireNonNull(facets.get(facet));
     }
 
     /** When sections meet, each by itself. */

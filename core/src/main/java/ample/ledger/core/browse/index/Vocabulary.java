@@ -17,6 +17,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -80,7 +81,7 @@ public final class Vocabulary {
 
     /** Every value of {@code facet}, in the order to show them. */
     public List<Facet.Value> values(Facet facet) {
-        return values.get(facet);
+        return Objects.requireNonNull(values.get(facet));
     }
 
     /** The value of {@code facet} that {@code code} names, in any case. */
