@@ -1,10 +1,20 @@
+// @ts-check
 // The brief: a change in an editor shows at once, and links that change the brief replace only what differs.
-import { show, canRedo, canTakeBack, redo, takeBack } from "./page.js";
+import {
+  filledIn,
+  show,
+  canRedo,
+  canTakeBack,
+  redo,
+  takeBack,
+} from "./page.js";
 
-/** The address that submitting `form` would lead to, without the fields that were left empty. */
+/**
+ * The address that submitting `form` would lead to, without the fields that were left empty.
+ * @param {HTMLFormElement} form
+ */
 function addressOf(form) {
-  const values = [...new FormData(form)].filter(([, value]) => value !== "");
-  const query = new URLSearchParams(values).toString();
+  const query = filledIn(form).toString();
   return form.action + (query ? "?" + query : "");
 }
 
@@ -75,6 +85,7 @@ export function followBrief() {
   const here = window.location.pathname;
 
   document.addEventListener("change", (event) => {
+    /** @type {HTMLFormElement} */
     const form = event.target.closest("form.editor");
     if (form && form.checkValidity()) {
       const topic = form.id.replace(/^edit-/, "");
@@ -83,9 +94,11 @@ export function followBrief() {
   });
 
   document.addEventListener("submit", (event) => {
-    if (event.target.matches("form.editor")) {
+    /** @type {HTMLFormElement} */
+    const form = event.target.closest("form");
+    if (form.matches("form.editor")) {
       event.preventDefault();
-      const address = addressOf(event.target);
+      const address = addressOf(form);
       closeEditors();
       show(address);
     }
@@ -100,6 +113,7 @@ export function followBrief() {
       redo();
       return;
     }
+    /** @type {HTMLAnchorElement} */
     const link = event.target.closest("a[href]");
     if (!event.target.closest(".brief .phrase")) {
       closeEditors();

@@ -1,9 +1,12 @@
+// @ts-check
 // Choosing several lines: what is chosen stays so while lines come and go, and can be lined up, added or copied together.
 
 const chosen = new Set();
 
 function boxes() {
-  return [...document.querySelectorAll(".lines [name=line]")];
+  /** @type {NodeListOf<HTMLInputElement>} */
+  const found = document.querySelectorAll(".lines [name=line]");
+  return [...found];
 }
 
 /** Shows what is chosen on the lines that are here, and in the bar. */

@@ -1,3 +1,4 @@
+// @ts-check
 // Quick find: while a line is typed, what it is read as and what it may be going to say are shown below it.
 
 const PAUSE = 90;
@@ -5,6 +6,7 @@ const PAUSE = 90;
 let timer;
 let asked = 0;
 
+/** @returns {HTMLInputElement} */
 function field() {
   return document.querySelector("#find");
 }

@@ -1,3 +1,4 @@
+// @ts-check
 // Work in pieces, so that none keeps a key, a click or a frame waiting for long.
 
 /** Does it once the next frame has been shown: what can wait until the reader sees the page, and what measures it. */
@@ -10,7 +11,10 @@ export function frameShown() {
   return new Promise(afterTheFrame);
 }
 
-/** What a reader waits for. */
+/**
+ * What a reader waits for.
+ * @type {Promise<unknown>}
+ */
 let awaited = Promise.resolve();
 
 /** Does what a reader waits for; what is done at leisure rests meanwhile. */

@@ -1,3 +1,4 @@
+// @ts-check
 // The keyboard: / finds, w goes to my week, j and k go through the lines, o opens one in place, x chooses it,
 // a adds it to my week, l lines up what is chosen, b edits the brief, z takes back its
 // last change and Z does it again, Escape closes what is open, ? tells all this.
@@ -31,6 +32,12 @@ function line() {
 }
 
 /** What each key does, and how that is said. */
+/**
+ * What each key says and, where the browser does not do it by itself, does.
+ * @typedef {Record<string, [string, (() => unknown)?]>} Keys
+ */
+
+/** @type {Keys} */
 const everywhere = {
   "/": [
     "find by a line of text",
@@ -43,6 +50,7 @@ const everywhere = {
   "?": ["these keys", () => help().showModal()],
 };
 
+/** @type {Keys} */
 const onLines = {
   j: ["the next line", () => step(1)],
   k: ["the line before", () => step(-1)],
@@ -56,6 +64,7 @@ const onLines = {
   l: ["line up what is chosen", lineUp],
 };
 
+/** @type {Keys} */
 const onBrowse = {
   b: [
     "edit the brief",
@@ -65,6 +74,7 @@ const onBrowse = {
   Z: ["do it again", redo],
 };
 
+/** @type {Keys} */
 const onWeek = {
   z: [
     "take back the last change of the plan",
@@ -72,6 +82,7 @@ const onWeek = {
   ],
 };
 
+/** @returns {Keys} */
 function available() {
   return {
     ...everywhere,

@@ -1,3 +1,4 @@
+// @ts-check
 // One long list: leaves that are not near the window are gaps of about their height. A leaf that comes near is fetched and put
 // into its gap; one that is far away becomes part of a gap again, so that a list of any length stays light.
 import { afterTheFrame, frameShown, leisure, nextTask } from "./frame.js";
@@ -27,6 +28,7 @@ let shown = 0;
 let fetching = false;
 let asked = false;
 
+/** @returns {HTMLTableElement} */
 function table() {
   return document.querySelector("#lines");
 }

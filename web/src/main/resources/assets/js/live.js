@@ -1,3 +1,4 @@
+// @ts-check
 // Seats follow the registrar: the server tells which have changed since the page was made, and the cells on the page are
 // fetched anew. When the connection is lost the page says so, and tries again after a while that grows.
 import { afterTheFrame } from "./frame.js";

@@ -1,3 +1,4 @@
+// @ts-check
 // A line opens in place to the essentials of its sheet, and closes again.
 
 /** The rows of a page that was fetched to show one line open. */

@@ -1,3 +1,4 @@
+// @ts-check
 // What pages do beyond links and forms. Everything here can be missing and the pages still work.
 import { followBrief } from "./brief.js";
 import { followChoice } from "./choose.js";

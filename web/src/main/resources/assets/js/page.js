@@ -1,3 +1,4 @@
+// @ts-check
 // Shows another address of the same screen by changing only what differs, so that focus and scroll stay.
 import { first, nextTask } from "./frame.js";
 import { Idiomorph } from "./idiomorph.js";
@@ -57,6 +58,10 @@ export function show(address, options = {}) {
   return first(fetchAndPut(address, options));
 }
 
+/**
+ * @param {string} address
+ * @param {{ remember?: boolean, editing?: string }} options
+ */
 async function fetchAndPut(address, { remember = true, editing }) {
   const mine = ++asked;
   const wanted = editing ? withParameter(address, "edit", editing) : address;
@@ -155,4 +160,18 @@ export function followAddress() {
   window.addEventListener("popstate", ({ state }) => {
     changes = state?.changes ?? 0;
   });
+}
+
+/**
+ * The fields of a form that are not empty, as its address would have them.
+ * @param {HTMLFormElement} form
+ */
+export function filledIn(form) {
+  const asked = new URLSearchParams();
+  for (const [name, value] of new FormData(form)) {
+    if (typeof value === "string" && value !== "") {
+      asked.append(name, value);
+    }
+  }
+  return asked;
 }

@@ -1,6 +1,7 @@
+// @ts-check
 // My week without leaving the page: links and forms change only what differs; woven weeks are drawn into the plan while they are pointed
 // at; a busy time can be dragged. What cannot be sent while the connection is lost stays, and is sent when it is back.
-import { place, show } from "./page.js";
+import { filledIn, place, show } from "./page.js";
 
 const SVG = "http://www.w3.org/2000/svg";
 const QUARTER = 15;
@@ -113,14 +114,15 @@ function followForms() {
       return;
     }
     event.preventDefault();
-    const form = event.target;
+    const form = /** @type {HTMLFormElement} */ (
+      /** @type {Element} */ (event.target)
+    );
     if (form.method === "post") {
       sendInTurn(form, event.submitter);
     } else {
-      const asked = new URLSearchParams(
-        [...new FormData(form)].filter(([, value]) => value !== ""),
+      show(
+        `${form.getAttribute("action").replace(/#.*/, "")}?${filledIn(form)}`,
       );
-      show(`${form.getAttribute("action").replace(/#.*/, "")}?${asked}`);
     }
   });
 }
@@ -166,14 +168,19 @@ function clock(minute) {
 
 /** Opens the form of a busy time with a day and hours in it. */
 function begin(day, starts, ends) {
+  /** @type {HTMLDetailsElement} */
   const details = document.querySelector("#add-busy");
   details.open = true;
-  for (const box of details.querySelectorAll("[name=day]")) {
+  /** @type {NodeListOf<HTMLInputElement>} */
+  const boxes = details.querySelectorAll("[name=day]");
+  for (const box of boxes) {
     box.checked = box.value === day;
   }
-  details.querySelector("[name=starts]").value = clock(starts);
-  details.querySelector("[name=ends]").value = clock(ends);
-  details.querySelector("[name=label]").focus();
+  /** @param {string} name @returns {HTMLInputElement} */
+  const field = (name) => details.querySelector(`[name=${name}]`);
+  field("starts").value = clock(starts);
+  field("ends").value = clock(ends);
+  field("label").focus();
 }
 
 /** Dragging over free time of a band makes a busy time of it. */

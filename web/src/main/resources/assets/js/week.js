@@ -1,3 +1,4 @@
+// @ts-check
 // Painting the week: dragging, touching or arrow keys close and open hours. The server says the brief that comes of it.
 import { show, withParameter } from "./page.js";
 
@@ -36,6 +37,7 @@ function clock(quarter) {
 /** The day and the quarter hour under a pointer. */
 function cellAt(event) {
   const { left, top, day, quarter, first, last } = measures();
+  /** @type {SVGSVGElement} */
   const svg = paint().querySelector("svg");
   const box = svg.getBoundingClientRect();
   const scale = svg.viewBox.baseVal.width / box.width;
@@ -78,10 +80,15 @@ function draw(kind) {
   const { days, quarters } = rectangle();
   const brush = document.createElementNS(SVG, "rect");
   brush.setAttribute("class", `brush ${kind}`);
-  brush.setAttribute("x", left + days[0] * day);
-  brush.setAttribute("y", top + (quarters[0] - first) * quarter);
-  brush.setAttribute("width", (days[1] - days[0] + 1) * day - 1);
-  brush.setAttribute("height", (quarters[1] - quarters[0] + 1) * quarter);
+  const place = {
+    x: left + days[0] * day,
+    y: top + (quarters[0] - first) * quarter,
+    width: (days[1] - days[0] + 1) * day - 1,
+    height: (quarters[1] - quarters[0] + 1) * quarter,
+  };
+  for (const [name, number] of Object.entries(place)) {
+    brush.setAttribute(name, String(number));
+  }
   svg.append(brush);
 }
 
