@@ -3,10 +3,7 @@ package ample.ledger.core.plan;
 import ample.ledger.core.requirement.Grade;
 import ample.ledger.core.requirement.StudentRecord;
 import ample.ledger.core.schedule.Campus;
-import ample.ledger.core.schedule.Companion;
 import ample.ledger.core.schedule.Corequisite;
-import ample.ledger.core.schedule.CourseCode;
-import ample.ledger.core.schedule.Equivalent;
 import ample.ledger.core.schedule.Term;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -47,7 +44,7 @@ public final class Obstacles {
                                 .filter(attendance -> attendance.section().cancelled())
                                 .map(Obstacle.IsCancelled::new),
                         Clash.all(week.engagements()).stream()
-                                .filter(clash -> !ownExam(clash))
+                                .filter(clash -> !Together.isSeenTo(clash))
                                 .map(Obstacle.SameTime::new),
                         Travel.notMade(found.attended, week.posted()).stream().map(Obstacle.NoTimeToTravel::new),
                         found.pairs(),
@@ -59,14 +56,6 @@ public final class Obstacles {
                 .map(Obstacle.class::cast)
                 .sorted(Comparator.comparing(obstacle -> !obstacle.stops()))
                 .toList();
-    }
-
-    /** Whether an exam is at the time of a class of its own course, which then is not held: its teachers see to that. */
-    private static boolean ownExam(Clash clash) {
-        return clash.exam()
-                && clash.one() instanceof Attendance one
-                && clash.other() instanceof Attendance other
-                && one.sameCourse(other);
     }
 
     /** What would mend it by changing sections, every one of which fits; empty where nothing does or where nothing has to. */
@@ -135,37 +124,10 @@ public final class Obstacles {
         List<Obstacle> pairs = new ArrayList<>();
         for (int i = 0; i < attended.size(); i++) {
             for (int j = i + 1; j < attended.size(); j++) {
-                pair(attended.get(i), attended.get(j)).ifPresent(pairs::add);
+                Together.ruledOut(attended.get(i), attended.get(j)).ifPresent(pairs::add);
             }
         }
         return pairs.stream();
-    }
-
-    private static Optional<Obstacle> pair(Attendance one, Attendance other) {
-        boolean onePool = one.schedule() == other.schedule()
-                && one.section().pool().code().equals(other.section().pool().code());
-        if (onePool && !one.sameCourse(other)) {
-            return Optional.of(new Obstacle.SharedListing(one, other));
-        }
-        if (one.sameCourse(other) && choice(one).equals(choice(other))) {
-            return Optional.of(new Obstacle.SameCourse(one, other));
-        }
-        return one.leads() && other.leads()
-                ? equivalent(one, other)
-                        .or(() -> equivalent(other, one))
-                        .map(equivalent -> new Obstacle.CreditOnce(one, other, equivalent))
-                : Optional.empty();
-    }
-
-    private static Optional<String> choice(Attendance attendance) {
-        return attendance.section().companion().map(Companion::choice);
-    }
-
-    private static Optional<Equivalent> equivalent(Attendance one, Attendance other) {
-        CourseCode code = other.section().course().code();
-        return one.section().course().rules().equivalents().stream()
-                .filter(equivalent -> equivalent.course().equals(code))
-                .findFirst();
     }
 
     private Stream<Obstacle> companions() {
@@ -179,7 +141,7 @@ public final class Obstacles {
                 .distinct()
                 .filter(choice -> attended.stream()
                         .filter(lead::sameCourse)
-                        .noneMatch(attendance -> choice(attendance).equals(Optional.of(choice))
+                        .noneMatch(attendance -> Together.choice(attendance).equals(Optional.of(choice))
                                 && lead.schedule().leadsOf(attendance.section()).contains(lead.section())))
                 .map(choice -> new Obstacle.LacksCompanion(lead, choice));
     }

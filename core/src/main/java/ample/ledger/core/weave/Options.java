@@ -3,13 +3,11 @@ package ample.ledger.core.weave;
 import ample.ledger.core.calendar.DateSet;
 import ample.ledger.core.calendar.WeekHours;
 import ample.ledger.core.plan.Attendance;
-import ample.ledger.core.plan.Engagement;
 import ample.ledger.core.plan.PostedSchedules;
 import ample.ledger.core.plan.Spot;
 import ample.ledger.core.plan.Stay;
+import ample.ledger.core.plan.Together;
 import ample.ledger.core.schedule.Course;
-import ample.ledger.core.schedule.Equivalent;
-import ample.ledger.core.schedule.Section;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Collection;
@@ -234,32 +232,6 @@ final class Options {
 
     /** Whether a student can take both and go to both. */
     boolean together(List<Attendance> some, List<Attendance> others) {
-        for (Attendance one : some) {
-            for (Attendance other : others) {
-                if (one.sameCourse(other)
-                        || !Engagement.reachable(one, other, posted)
-                        || excluded(one.section(), other.section())) {
-                    return false;
-                }
-            }
-        }
-        return true;
-    }
-
-    /** One class posted twice, or courses for which credit is given once. */
-    private static boolean excluded(Section one, Section other) {
-        boolean twins = one.listing().isPresent()
-                && other.listing().isPresent()
-                && one.pool().code().equals(other.pool().code());
-        return twins || standsBeside(one.course(), other.course()) || standsBeside(other.course(), one.course());
-    }
-
-    private static boolean standsBeside(Course one, Course other) {
-        for (Equivalent equivalent : one.rules().equivalents()) {
-            if (equivalent.course().equals(other.code())) {
-                return true;
-            }
-        }
-        return false;
+        return Together.possible(some, others, posted);
     }
 }

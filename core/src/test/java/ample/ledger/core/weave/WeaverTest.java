@@ -138,6 +138,36 @@ class WeaverTest {
         assertThat(best.get(1).points()).as("a day, and twice that").isEqualTo(2L * 240 * 15);
     }
 
+    /** Each institution names its pools for itself. */
+    @Example
+    void classesOfTwoInstitutionsGoTogetherWhateverTheirPoolsAreCalled() {
+        Section tide =
+                one("TIDE 214", 1).meets("Mon", "9:00-9:50").listed("A", true).build();
+        Section twin =
+                one("LIMN 130", 2).meets("Mon", "9:00-9:50").listed("A", false).build();
+        Section there =
+                one("NUMB 112", 3).meets("Tue", "9:00-9:50").listed("A", true).build();
+        Schedule here = Schedules.of(tide, twin);
+        Schedule other = Schedules.of("autumn-quarter-2031", List.of(there));
+        Demand.Want own = want(here, true, "TIDE 214");
+
+        Weaver.Woven both = Weaver.weave(
+                WeaveRequest.of(List.of(own, want(other, true, "NUMB 112")), List.of()),
+                "autumn-2031",
+                new PostedSchedules(List.of(here, other)),
+                5,
+                Watch.NOBODY);
+        Weaver.Woven twins = Weaver.weave(
+                WeaveRequest.of(List.of(own, want(here, true, "LIMN 130")), List.of()),
+                "autumn-2031",
+                posted(here),
+                5,
+                Watch.NOBODY);
+
+        assertThat(both.count().choices()).isEqualTo(1);
+        assertThat(twins.count().choices()).as("one class posted twice").isZero();
+    }
+
     @Example
     void optionalWantsAreLeftOutOnlyWhereTheyDoNotGo() {
         Schedule schedule = Schedules.of(

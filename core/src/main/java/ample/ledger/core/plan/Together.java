@@ -1,0 +1,77 @@
+package ample.ledger.core.plan;
+
+import ample.ledger.core.schedule.Companion;
+import ample.ledger.core.schedule.CourseCode;
+import ample.ledger.core.schedule.Equivalent;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Which sections go together: the one rule that a plan is judged by, that weeks are woven by, and that decides what mends a plan.
+ */
+public final class Together {
+
+    private Together() {}
+
+    /**
+     * What keeps two sections out of one plan whenever they meet: they are one class posted twice, they take one place of one
+     * course, or credit is given for one of their courses only.
+     */
+    static Optional<Obstacle> ruledOut(Attendance one, Attendance other) {
+        if (isOneClass(one, other)) {
+            return Optional.of(new Obstacle.SharedListing(one, other));
+        }
+        if (one.sameCourse(other) && choice(one).equals(choice(other))) {
+            return Optional.of(new Obstacle.SameCourse(one, other));
+        }
+        return one.leads() && other.leads()
+                ? equivalent(one, other)
+                        .or(() -> equivalent(other, one))
+                        .map(equivalent -> new Obstacle.CreditOnce(one, other, equivalent))
+                : Optional.empty();
+    }
+
+    /** Pools are named by each institution for itself: those of two schedules with one name are two. */
+    private static boolean isOneClass(Attendance one, Attendance other) {
+        return one.term().code().equals(other.term().code())
+                && one.section().pool().code().equals(other.section().pool().code())
+                && !one.sameCourse(other);
+    }
+
+    /** What a companion is one of; empty for a section that leads. */
+    static Optional<String> choice(Attendance attendance) {
+        return attendance.section().companion().map(Companion::choice);
+    }
+
+    private static Optional<Equivalent> equivalent(Attendance one, Attendance other) {
+        CourseCode code = other.section().course().code();
+        for (Equivalent equivalent : one.section().course().rules().equivalents()) {
+            if (equivalent.course().equals(code)) {
+                return Optional.of(equivalent);
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** Whether an exam is at the time of a class of its own course, which then is not held: its teachers see to that. */
+    static boolean isSeenTo(Clash clash) {
+        return clash.exam()
+                && clash.one() instanceof Attendance one
+                && clash.other() instanceof Attendance other
+                && one.sameCourse(other);
+    }
+
+    /** Whether a student can take all of both, of different courses, and go to all of both. */
+    public static boolean possible(List<Attendance> some, List<Attendance> others, PostedSchedules posted) {
+        for (Attendance one : some) {
+            for (Attendance other : others) {
+                if (one.sameCourse(other)
+                        || !Engagement.reachable(one, other, posted)
+                        || ruledOut(one, other).isPresent()) {
+                    return false;
+                }
+            }
+        }
+        return true;
+    }
+}
