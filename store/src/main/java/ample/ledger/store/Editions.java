@@ -12,6 +12,7 @@ import ample.ledger.core.exchange.TableSchema;
 import ample.ledger.core.schedule.Schedule;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.lang.ref.SoftReference;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.time.Instant;
@@ -19,6 +20,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import javax.sql.DataSource;
 import org.jspecify.annotations.Nullable;
 import org.springframework.dao.TransientDataAccessResourceException;
@@ -31,6 +33,9 @@ public class Editions {
     private final EditionMapper mapper;
     private final DataSource dataSource;
     private final TransactionTemplate transaction;
+
+    /** What was posted here, until somebody reads it or memory is short: it need not be read and assembled again. */
+    private final Map<Long, SoftReference<Schedule>> justPosted = new ConcurrentHashMap<>();
 
     Editions(EditionMapper mapper, DataSource dataSource, TransactionTemplate transaction) {
         this.mapper = mapper;
@@ -56,7 +61,7 @@ public class Editions {
     public Posting post(ScheduleBundle bundle, String note, String by, Instant now) {
         String institution = bundle.schedule().institution().code();
         String term = bundle.schedule().term().code();
-        return transaction.execute(status -> {
+        Posting posting = transaction.execute(status -> {
             Unhurried.here(dataSource);
             lock(term);
             Optional<Edition> current = mapper.current(term);
@@ -73,6 +78,10 @@ public class Editions {
             makeCurrent(edition);
             return new Posting(edition, true);
         });
+        if (posting.posted()) {
+            justPosted.put(posting.edition().id(), new SoftReference<>(bundle.schedule()));
+        }
+        return posting;
     }
 
     /**
@@ -135,7 +144,9 @@ public class Editions {
 
     /** The schedule that the edition states. */
     public Schedule schedule(Edition edition) {
-        return ScheduleBundle.scheduleOf(tables(edition));
+        SoftReference<Schedule> posted = justPosted.remove(edition.id());
+        Schedule known = posted == null ? null : posted.get();
+        return known == null ? ScheduleBundle.scheduleOf(tables(edition)) : known;
     }
 
     private void lock(String term) {

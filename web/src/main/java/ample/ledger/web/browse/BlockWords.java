@@ -12,6 +12,7 @@ import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
+import java.util.function.Supplier;
 
 /** Writes the blocks of one leaf: by course each course with its lines and near misses, otherwise all lines together. */
 final class BlockWords {
@@ -20,11 +21,16 @@ final class BlockWords {
     private final Preferences preferences;
     private final Addressing addresses;
     private final Strip.Ground ground;
-    private final Misses misses;
+    private final Supplier<Misses> misses;
     private final Kept kept;
 
     BlockWords(
-            Place place, Preferences preferences, Addressing addresses, Strip.Ground ground, Misses misses, Kept kept) {
+            Place place,
+            Preferences preferences,
+            Addressing addresses,
+            Strip.Ground ground,
+            Supplier<Misses> misses,
+            Kept kept) {
         this.kept = kept;
         this.place = place;
         this.preferences = preferences;
@@ -54,7 +60,7 @@ final class BlockWords {
                     blocks.isEmpty() ? term : null,
                     words.head(found, !own.equals(subject)),
                     found.lines().stream().map(words::underCourse).toList(),
-                    misses.under(leaf.posted(), found.course())));
+                    misses.get().under(leaf.posted(), found.course())));
             subject = own;
         }
         return blocks;

@@ -42,7 +42,7 @@ final class BrowsePages {
     private final SeasonFindings findings;
     private final Strip.Ground ground;
     private final Leaves leaves;
-    private final Misses misses;
+    private @Nullable Misses misses;
 
     BrowsePages(Place place, Addressing addresses, Preferences preferences, Kept kept) {
         this.kept = kept;
@@ -54,9 +54,7 @@ final class BrowsePages {
         this.wording = preferences.wording(place.vocabulary());
         this.findings = SeasonFindings.of(place.indexes(), brief);
         this.ground = Strip.ground(place.days(), brief, preferences.week());
-        List<Findings> byTerm = findings.terms();
-        this.leaves = Leaves.of(place.terms(), byTerm, view);
-        this.misses = Misses.of(place.terms(), byTerm, wording, addresses);
+        this.leaves = Leaves.of(place.terms(), findings.terms(), view);
     }
 
     /**
@@ -107,11 +105,23 @@ final class BrowsePages {
         boolean last = view.whole() || shown >= leaves.size();
         return new BrowsePage.Listed(
                 total(),
-                misses.inPlace() == 0 ? "" : Words.count(misses.inPlace(), "near miss", "near misses") + " in place",
+                misses().inPlace() == 0
+                        ? ""
+                        : Words.count(misses().inPlace(), "near miss", "near misses") + " in place",
                 orders(),
                 subjects(),
                 leaf(shown),
-                last ? misses.stray() : List.of());
+                last ? misses().stray() : List.of());
+    }
+
+    /** Found when first asked for: a list that is not by course shows none. */
+    private Misses misses() {
+        Misses known = misses;
+        if (known == null) {
+            known = Misses.of(place.terms(), findings.terms(), wording, addresses);
+            misses = known;
+        }
+        return known;
     }
 
     Strip.Ground ground() {
@@ -124,7 +134,7 @@ final class BrowsePages {
     }
 
     private LeafPage leaf(int number) {
-        BlockWords words = new BlockWords(place, preferences, addresses, ground, misses, kept);
+        BlockWords words = new BlockWords(place, preferences, addresses, ground, this::misses, kept);
         int pages = view.whole() ? Math.min(1, leaves.size()) : leaves.size();
         return new LeafPage(
                 number,

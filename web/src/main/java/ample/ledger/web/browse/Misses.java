@@ -24,18 +24,19 @@ final class Misses {
     private static final int MOST = 40;
     private static final int MOST_STRAY = 8;
 
-    private final Map<String, Map<CourseCode, List<Miss>>> inPlace = new HashMap<>();
+    private final Map<String, Map<CourseCode, List<NearMiss>>> inPlace = new HashMap<>();
     private final List<Found> stray = new ArrayList<>();
     private final Wording wording;
     private final Addressing addresses;
 
-    private record Found(NearMiss miss, Miss words) {}
+    private record Found(PostedTerm posted, NearMiss miss) {}
 
     private Misses(Wording wording, Addressing addresses) {
         this.wording = wording;
         this.addresses = addresses;
     }
 
+    /** Finds them; they are put into words course by course, as they are asked for. */
     static Misses of(List<PostedTerm> terms, List<Findings> findings, Wording wording, Addressing addresses) {
         Misses misses = new Misses(wording, addresses);
         for (int term = 0; term < terms.size(); term++) {
@@ -45,19 +46,21 @@ final class Misses {
     }
 
     private void add(PostedTerm posted, Findings findings) {
+        Map<CourseCode, Boolean> someFit = new HashMap<>();
         for (NearMiss miss : findings.nearMisses(MOST, wording)) {
             CourseCode course = miss.section().course().code();
-            boolean someFit =
-                    posted.schedule().sectionsOf(course).stream().anyMatch(section -> findings.fits(section.entry()));
-            if (someFit) {
-                add(
-                        inPlace.computeIfAbsent(posted.edition().term(), absent -> new HashMap<>())
-                                .computeIfAbsent(course, absent -> new ArrayList<>()),
-                        words(posted, miss));
+            if (someFit.computeIfAbsent(course, absent -> someFit(posted, course, findings))) {
+                inPlace.computeIfAbsent(posted.edition().term(), absent -> new HashMap<>())
+                        .computeIfAbsent(course, absent -> new ArrayList<>())
+                        .add(miss);
             } else {
-                stray.add(new Found(miss, words(posted, miss)));
+                stray.add(new Found(posted, miss));
             }
         }
+    }
+
+    private static boolean someFit(PostedTerm posted, CourseCode course, Findings findings) {
+        return posted.schedule().sectionsOf(course).stream().anyMatch(section -> findings.fits(section.entry()));
     }
 
     private Miss words(PostedTerm posted, NearMiss miss) {
@@ -97,15 +100,18 @@ final class Misses {
     }
 
     List<Miss> under(PostedTerm posted, Course course) {
-        return inPlace.getOrDefault(posted.edition().term(), Map.of()).getOrDefault(course.code(), List.of());
+        List<Miss> together = new ArrayList<>();
+        inPlace.getOrDefault(posted.edition().term(), Map.of())
+                .getOrDefault(course.code(), List.of())
+                .forEach(miss -> add(together, words(posted, miss)));
+        return together;
     }
 
     /** How many stand under their courses. */
     int inPlace() {
         return inPlace.values().stream()
                 .flatMap(courses -> courses.values().stream())
-                .flatMap(List::stream)
-                .mapToInt(miss -> miss.sections().size())
+                .mapToInt(List::size)
                 .sum();
     }
 
@@ -114,7 +120,7 @@ final class Misses {
         return stray.stream()
                 .sorted(Comparator.comparingInt(found -> found.miss().weight()))
                 .limit(MOST_STRAY)
-                .map(Found::words)
+                .map(found -> words(found.posted(), found.miss()))
                 .toList();
     }
 }

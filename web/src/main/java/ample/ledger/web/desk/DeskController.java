@@ -9,11 +9,13 @@ import ample.ledger.store.Uploads;
 import ample.ledger.web.term.Terms;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.lang.ref.SoftReference;
 import java.security.Principal;
 import java.time.Clock;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnWebApplication;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -38,6 +40,8 @@ class DeskController {
     private final Uploads uploads;
     private final Terms terms;
     private final Clock clock;
+
+    private volatile SoftReference<@Nullable UploadedBundle> lastRead = new SoftReference<>(null);
 
     DeskController(Editions editions, Uploads uploads, Terms terms, Clock clock) {
         this.editions = editions;
@@ -64,7 +68,7 @@ class DeskController {
 
     @GetMapping("/desk/bundles/{id}")
     String check(@PathVariable String id, Model model) throws IOException {
-        UploadedBundle upload = UploadedBundle.read(find(id));
+        UploadedBundle upload = read(id);
         List<Edition> history = upload.bundle()
                 .map(bundle -> editions.history(bundle.schedule().term().code()))
                 .orElse(List.of());
@@ -78,7 +82,7 @@ class DeskController {
     @PostMapping("/desk/bundles/{id}/post")
     String post(@PathVariable String id, @RequestParam String note, Principal desk, RedirectAttributes told)
             throws IOException {
-        UploadedBundle upload = UploadedBundle.read(find(id));
+        UploadedBundle upload = read(id);
         if (upload.bundle().isEmpty()) {
             return "redirect:/desk/bundles/" + id;
         }
@@ -87,6 +91,7 @@ class DeskController {
         Editions.Posting posting = editions.post(
                 bundle, words.substring(0, Math.min(words.length(), LONGEST_NOTE)), desk.getName(), clock.instant());
         uploads.putAway(id);
+        lastRead.clear();
         terms.refresh();
         return back(
                 told,
@@ -149,6 +154,18 @@ class DeskController {
     String gone(UploadGoneException e, RedirectAttributes told) {
         return back(
                 told, "/desk", "That upload was posted or put away already. Upload the bundle again if it is wanted.");
+    }
+
+    /** Looked over and then posted, a bundle is read once, unless memory is short meanwhile. */
+    private UploadedBundle read(String id) throws IOException {
+        Uploads.Upload upload = find(id);
+        UploadedBundle known = lastRead.get();
+        if (known != null && known.id().equals(id)) {
+            return known;
+        }
+        UploadedBundle read = UploadedBundle.read(upload);
+        lastRead = new SoftReference<>(read);
+        return read;
     }
 
     private Uploads.Upload find(String id) {
