@@ -2,10 +2,8 @@ package ample.ledger.web;
 
 import ample.ledger.standin.DemoClock;
 import java.time.Clock;
-import java.time.Instant;
 import java.time.InstantSource;
 import java.time.ZoneOffset;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
@@ -13,11 +11,10 @@ import org.springframework.context.annotation.Configuration;
 @Configuration(proxyBeanMethods = false)
 class ClockConfiguration {
 
-    /** @param start where the clock begins, as in {@code 2031-06-17T09:41:00Z}; empty for the present */
     @Bean
-    Clock clock(@Value("${ledger.clock}") String start) {
-        return start.isBlank()
+    Clock clock(LedgerSettings settings) {
+        return settings.clock() == null
                 ? Clock.systemUTC()
-                : DemoClock.startingAt(Instant.parse(start), InstantSource.system(), ZoneOffset.UTC);
+                : DemoClock.startingAt(settings.clock(), InstantSource.system(), ZoneOffset.UTC);
     }
 }

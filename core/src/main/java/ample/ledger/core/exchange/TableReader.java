@@ -47,16 +47,18 @@ final class TableReader {
                 .missingFieldStrategy(FieldMismatchStrategy.IGNORE)
                 .extraFieldStrategy(FieldMismatchStrategy.IGNORE)
                 .ofCsvRecord(csv)) {
+            List<String> head = List.of();
             int @Nullable [] places = null;
             int lines = 0;
             for (CsvRecord line : reader) {
                 if (places == null) {
-                    places = places(line.getFields());
+                    head = line.getFields();
+                    places = places(head);
                     if (places == null) {
                         break;
                     }
                 } else {
-                    row(places, line, rows);
+                    row(head, places, line, rows);
                     if (++lines % Progress.STEP == 0) {
                         progress.read(schema.path(), lines);
                     }
@@ -81,7 +83,7 @@ final class TableReader {
         return new TableReading(rows.build(), faulty, whole);
     }
 
-    /** For each column of the schema its place in the file; null when the head has faults. */
+    /** For each column of the schema its place in the file, or −1 for one left out; null when the head has faults. */
     private int @Nullable [] places(List<String> head) {
         int before = reported;
         Set<String> seen = new HashSet<>();
@@ -98,7 +100,8 @@ final class TableReader {
             }
         }
         for (Column column : schema.columns()) {
-            if (!head.contains(column.name())) {
+            // What may be empty may be left out, so that a column that the format gains breaks no exporter.
+            if (column.required() && !head.contains(column.name())) {
                 report.accept(new Fault(schema.path(), 1, column.name(), "", "This column is missing."));
             }
         }
@@ -109,15 +112,15 @@ final class TableReader {
                         .toArray();
     }
 
-    private void row(int[] places, CsvRecord line, TableBuilder rows) {
+    private void row(List<String> head, int[] places, CsvRecord line, TableBuilder rows) {
         int number = (int) line.getStartingLineNumber();
-        if (line.getFieldCount() != places.length) {
+        if (line.getFieldCount() != head.size()) {
             report.accept(new Fault(
                     schema.path(),
                     number,
                     "",
                     "",
-                    "It has %d cells where the head has %d.".formatted(line.getFieldCount(), places.length)));
+                    "It has %d cells where the head has %d.".formatted(line.getFieldCount(), head.size())));
             faulty.add(new BundleTable.Row(schema, number, new Object[places.length]));
             return;
         }
@@ -125,7 +128,7 @@ final class TableReader {
         int before = reported;
         for (int i = 0; i < places.length; i++) {
             Column column = schema.columns().get(i);
-            String text = line.getField(places[i]);
+            String text = places[i] < 0 ? "" : line.getField(places[i]);
             CellReader.Reading reading = CellReader.read(column, text);
             cells[i] = reading.value();
             reading.fault()

@@ -58,6 +58,19 @@ class BundleReaderTest {
                 .satisfies(subject -> assertThat(subject.name()).isEqualTo("Ice, so called \"Glaciology\""));
     }
 
+    /** A column that the format gains must not break who writes bundles already. */
+    @Test
+    void aColumnThatMayBeEmptyMayBeLeftOut() throws IOException {
+        Path subjects = folder.resolve("subjects.csv");
+        String emptied = Files.readString(subjects).replaceAll("(?m),(?!department)[^,\n]*$", ",");
+        Files.writeString(subjects, emptied);
+        ScheduleBundle empty = ScheduleBundle.read(folder);
+        Files.writeString(subjects, emptied.replaceAll("(?m),[^,\n]*$", ""));
+
+        assertThat(Files.readString(subjects)).startsWith("subject,name\n");
+        assertThat(ScheduleBundle.read(folder).checksum()).isEqualTo(empty.checksum());
+    }
+
     @ParameterizedTest
     @MethodSource("ample.ledger.core.exchange.BrokenBundle#all")
     void saysWhatIsWrongWhereAndWhatWouldBeRight(BrokenBundle broken) throws IOException {

@@ -2,6 +2,7 @@ package ample.ledger.web.posting;
 
 import ample.ledger.core.exchange.ScheduleBundle;
 import ample.ledger.store.Editions;
+import ample.ledger.web.LedgerSettings;
 import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.NamedCsvRecord;
 import java.io.IOException;
@@ -9,7 +10,6 @@ import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.time.Instant;
 import org.springframework.beans.factory.InitializingBean;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 
 /**
@@ -23,9 +23,9 @@ class DemoAtStart implements InitializingBean {
     private final Editions editions;
     private final String folder;
 
-    DemoAtStart(Editions editions, @Value("${ledger.demo}") String folder) {
+    DemoAtStart(Editions editions, LedgerSettings settings) {
         this.editions = editions;
-        this.folder = folder;
+        this.folder = settings.demo();
     }
 
     @Override

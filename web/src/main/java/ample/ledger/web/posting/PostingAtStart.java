@@ -4,12 +4,12 @@ import ample.ledger.core.edition.PostingChecks;
 import ample.ledger.core.edition.Warning;
 import ample.ledger.core.exchange.ScheduleBundle;
 import ample.ledger.store.Editions;
+import ample.ledger.web.LedgerSettings;
 import java.nio.file.Path;
 import java.time.Clock;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.InitializingBean;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 
 /**
@@ -26,31 +26,22 @@ class PostingAtStart implements InitializingBean {
 
     private final Editions editions;
     private final Clock clock;
-    private final String bundle;
-    private final boolean checkOnly;
-    private final String note;
+    private final LedgerSettings settings;
 
-    PostingAtStart(
-            Editions editions,
-            Clock clock,
-            @Value("${ledger.post}") String bundle,
-            @Value("${ledger.check}") boolean checkOnly,
-            @Value("${ledger.note}") String note) {
+    PostingAtStart(Editions editions, Clock clock, LedgerSettings settings) {
         this.editions = editions;
         this.clock = clock;
-        this.bundle = bundle;
-        this.checkOnly = checkOnly;
-        this.note = note;
+        this.settings = settings;
     }
 
     @Override
     public void afterPropertiesSet() {
-        if (bundle.isBlank()) {
+        if (settings.post().isBlank()) {
             return;
         }
-        ScheduleBundle read = read(bundle);
+        ScheduleBundle read = read(settings.post());
         warn(read);
-        if (checkOnly) {
+        if (settings.check()) {
             LOG.info("The bundle can be posted; nothing was.");
         } else {
             post(read);
@@ -68,7 +59,7 @@ class PostingAtStart implements InitializingBean {
     }
 
     private void post(ScheduleBundle read) {
-        Editions.Posting posting = editions.post(read, note, BY, clock.instant());
+        Editions.Posting posting = editions.post(read, settings.note(), BY, clock.instant());
         LOG.info(
                 "{}: edition {} {}",
                 posting.edition().term(),

@@ -3,13 +3,14 @@ package ample.ledger.web.seats;
 import ample.ledger.standin.SimulatedRegistrations;
 import ample.ledger.store.News;
 import ample.ledger.store.SeatWords;
+import ample.ledger.web.LedgerSettings;
 import ample.ledger.web.term.Terms;
 import java.time.Clock;
 import java.time.Duration;
+import java.util.Objects;
 import java.util.Random;
 import javax.sql.DataSource;
-import org.springframework.beans.factory.annotation.Value;
-import org.springframework.boot.autoconfigure.condition.ConditionalOnExpression;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnWebApplication;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -28,14 +29,12 @@ class SeatConfiguration {
     }
 
     /**
-     * The simulated students, in place of a registrar's own system: at work where the option says how often.
-     *
-     * @param pause between two of their doings
+     * The simulated students, in place of a registrar's own system: at work where the settings say how often.
      */
     @Bean
-    @ConditionalOnExpression("!'${ledger.registrations}'.isEmpty()")
-    StudentsAtWork studentsAtWork(
-            Terms terms, SeatWords words, Clock clock, @Value("${ledger.registrations}") Duration pause) {
+    @ConditionalOnProperty("ledger.registrations")
+    StudentsAtWork studentsAtWork(Terms terms, SeatWords words, Clock clock, LedgerSettings settings) {
+        Duration pause = Objects.requireNonNull(settings.registrations());
         return new StudentsAtWork(terms, words, new SimulatedRegistrations(new Random(), clock), pause);
     }
 }

@@ -1,0 +1,26 @@
+package ample.ledger.web;
+
+import java.time.Duration;
+import java.time.Instant;
+import org.jspecify.annotations.Nullable;
+import org.springframework.boot.context.properties.ConfigurationProperties;
+import org.springframework.boot.context.properties.bind.DefaultValue;
+
+/**
+ * What the application is told to do when it starts. Each of them is left out unless it is wanted.
+ *
+ * @param post a bundle to post before the first page is served: a folder or a zip
+ * @param check whether that bundle is only read and looked over
+ * @param note what to say of that edition
+ * @param demo a folder of bundles to post unless that was done at an earlier start
+ * @param clock the moment at which the clock begins; null for the present
+ * @param registrations how often simulated students register and drop; null for never
+ */
+@ConfigurationProperties("ledger")
+public record LedgerSettings(
+        @DefaultValue("") String post,
+        @DefaultValue("false") boolean check,
+        @DefaultValue("") String note,
+        @DefaultValue("") String demo,
+        @Nullable Instant clock,
+        @Nullable Duration registrations) {}
