@@ -6,6 +6,7 @@ import ample.ledger.core.fixtures.RandomSchedules;
 import ample.ledger.core.schedule.Schedule;
 import java.time.LocalDate;
 import java.util.BitSet;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -28,9 +29,12 @@ class ClashLawsTest {
                     assertThat(there).hasSameSizeAs(back);
                     Map<LocalDate, Integer> counted = minutesTogether(one, other);
                     assertThat(there.isEmpty()).isEqualTo(counted.isEmpty());
+                    assertThat(one.clashes(other)).isEqualTo(!counted.isEmpty());
                     there.forEach(clash -> {
                         assertThat(clash.minutesByDate()).isEqualTo(counted);
                         assertThat(clash.minutesByDate()).isEqualTo(back.get(0).minutesByDate());
+                        assertThat(clash.first()).isEqualTo(new TreeMap<>(counted).firstKey());
+                        assertThat(clash.minutes()).isEqualTo(Collections.max(counted.values()));
                     });
                 }
             }

@@ -1,5 +1,6 @@
 package ample.ledger.core.plan;
 
+import static ample.ledger.core.fixtures.SectionBuilder.section;
 import static ample.ledger.core.plan.PlansOfTheKernel.ANYBODY;
 import static ample.ledger.core.plan.PlansOfTheKernel.KERNEL;
 import static ample.ledger.core.plan.PlansOfTheKernel.attendance;
@@ -41,14 +42,15 @@ class ObstaclesTest {
         PlannedWeek week = week("TIDE 214 T1", "TIDE 214 T1-a", "RHET 205 T2", "NUMB 112 F1");
         List<Obstacle> found = Obstacles.of(week, ANYBODY);
 
-        assertThat(found).isNotEmpty().allSatisfy(obstacle -> {
-            if (obstacle instanceof Obstacle.SameTime) {
-                assertThat(Obstacles.remedies(obstacle, week)).allSatisfy(swap -> {
-                    Plan mended = week.plan().replacing(picks(swap.out()), picks(swap.in()));
-                    assertThat(Obstacles.of(week(mended), ANYBODY)).hasSizeLessThan(found.size());
-                });
-            }
-        });
+        assertThat(found)
+                .filteredOn(Obstacle.SameTime.class::isInstance)
+                .isNotEmpty()
+                .allSatisfy(clash -> assertThat(Obstacles.remedies(clash, week))
+                        .isNotEmpty()
+                        .allSatisfy(swap -> {
+                            Plan mended = week.plan().replacing(picks(swap.out()), picks(swap.in()));
+                            assertThat(Obstacles.of(week(mended), ANYBODY)).hasSizeLessThan(found.size());
+                        }));
     }
 
     @Test
@@ -154,17 +156,62 @@ class ObstaclesTest {
                         Obstacle.LacksCorequisite.class,
                         lacks -> assertThat(lacks.corequisite().course())
                                 .isEqualTo(PlansOfTheKernel.code("NUMB", "210")));
-        StudentRecord passed = new StudentRecord(
-                List.of(new StudentRecord.Taken(PlansOfTheKernel.code("NUMB", "210"), Grade.parse("B"))),
+        assertThat(withARecordOf("210", "B")).isEmpty();
+        for (String grade : List.of("F", "")) {
+            assertThat(withARecordOf("210", grade))
+                    .as("failed, or going on")
+                    .singleElement()
+                    .isInstanceOf(Obstacle.LacksCorequisite.class);
+        }
+        assertThat(withARecordOf("112", "B")).as("another course").hasSize(1);
+    }
+
+    /** What stands in the way of a course with NUMB 210 alongside, of which this is on the record. */
+    private static List<Obstacle> withARecordOf(String number, String grade) {
+        StudentRecord record = new StudentRecord(
+                List.of(new StudentRecord.Taken(PlansOfTheKernel.code("NUMB", number), Grade.parse(grade))),
                 BigDecimal.ZERO,
                 Optional.empty(),
                 Set.of(),
                 Set.of(),
                 Map.of());
-        assertThat(Obstacles.of(
-                        week("TIDE 214 T1", "TIDE 214 T1-a"),
-                        new Obstacles.Student("", KERNEL.term(), Optional.of(passed))))
-                .isEmpty();
+        return Obstacles.of(
+                week("TIDE 214 T1", "TIDE 214 T1-a"), new Obstacles.Student("", KERNEL.term(), Optional.of(record)));
+    }
+
+    /** An exam at the time of a class of its own course is the teachers' to see to; of another it clashes. */
+    @Test
+    void anExamClashesWithOtherCoursesOnly() {
+        LocalDate day = LocalDate.of(2031, 12, 15);
+        Section[] sections = {
+            section("TIDE 101")
+                    .entry("41001")
+                    .meets("Mon", "9:00-11:00")
+                    .exam(day, "9:00-11:00")
+                    .build(),
+            section("TIDE 101")
+                    .entry("41002")
+                    .code("T1-a")
+                    .companion("lab", Optional.of("41001"))
+                    .meets("Mon", "11:30-12:20")
+                    .exam(day, "10:00-11:00")
+                    .build(),
+            section("TIDE 102")
+                    .entry("41003")
+                    .meets("Mon", "8:00-8:50")
+                    .exam(day, "10:30-12:00")
+                    .build()
+        };
+        PostedSchedules posted = new PostedSchedules(List.of(Schedules.of(sections)));
+
+        assertThat(Obstacles.of(week(posted, sections[0], sections[1]), ANYBODY))
+                .noneMatch(Obstacle.SameTime.class::isInstance);
+        assertThat(Obstacles.of(week(posted, sections[0], sections[2]), ANYBODY))
+                .filteredOn(Obstacle.SameTime.class::isInstance)
+                .singleElement()
+                .isInstanceOfSatisfying(
+                        Obstacle.SameTime.class,
+                        same -> assertThat(same.clash().exam()).isTrue());
     }
 
     @Test

@@ -16,6 +16,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
+import net.jqwik.api.Example;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.Provide;
@@ -26,6 +27,24 @@ class RemedyLawsTest {
 
     private static final Obstacles.Student OF_TIDEWALL =
             new Obstacles.Student("tidewall", KERNEL.term(), Optional.empty());
+
+    /** The laws hold of nothing where nothing is found: enough of these plans have something to mend, and a remedy. */
+    @Example
+    void thereAreObstaclesAndRemediesToJudge() {
+        int clashes = 0;
+        int mended = 0;
+        for (Plan plan : plans().list().ofSize(200).sample()) {
+            PlannedWeek week = week(plan);
+            for (Obstacle obstacle : Obstacles.of(week, OF_TIDEWALL)) {
+                if (obstacle instanceof Obstacle.SameTime) {
+                    clashes++;
+                    mended += Obstacles.remedies(obstacle, week).isEmpty() ? 0 : 1;
+                }
+            }
+        }
+        assertThat(clashes).isGreaterThan(100);
+        assertThat(mended).as("clashes that another section mends").isGreaterThan(30);
+    }
 
     @Property(tries = 400)
     void aRemedyIsRidOfItsObstacleAndBringsNoneOfTimeOrTravel(@ForAll("plans") Plan plan) {

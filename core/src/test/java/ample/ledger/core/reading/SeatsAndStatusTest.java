@@ -8,6 +8,8 @@ import ample.ledger.core.fixtures.SectionBuilder;
 import ample.ledger.core.schedule.Section;
 import java.time.LocalDate;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class SeatsAndStatusTest {
 
@@ -53,6 +55,32 @@ class SeatsAndStatusTest {
                         .held("Boat Building diploma students", 3, LAST_DAY_HELD)
                         .build()))
                 .isEqualTo(Status.OPEN_BUT_NOT_TO_YOU);
+    }
+
+    /** Held seats are free only while fewer are enrolled and promised than there are. */
+    @ParameterizedTest
+    @CsvSource({
+        "17, 0, 0, OPEN_BUT_NOT_TO_YOU",
+        "18, 0, 0, FULL_WAITLIST_OPEN",
+        "19, 0, 0, FULL_WAITLIST_OPEN",
+        "15, 2, 2, OPEN_BUT_NOT_TO_YOU",
+        "15, 3, 3, FULL_WAITLIST_OPEN",
+        "14, 0, 0, OPEN",
+    })
+    void theBorderOfFullAndOpenButNotToYou(int enrolled, int promised, int waiting, Status expected) {
+        Section section = section("LOOM 355")
+                .seats(18, enrolled, waiting)
+                .promised(promised)
+                .held("Boat Building diploma students", 3, LAST_DAY_HELD)
+                .build();
+
+        assertThat(status(section)).isEqualTo(expected);
+    }
+
+    @Test
+    void withoutHeldSeatsNothingIsOpenToOthersOnly() {
+        assertThat(status(section("LOOM 355").seats(18, 15, 3).promised(3).build()))
+                .isEqualTo(Status.FULL_WAITLIST_OPEN);
     }
 
     /** Common practice, no source: two rows of 3.4 hours a week are 6.8 hours a week. */

@@ -1,5 +1,6 @@
 package ample.ledger.core.requirement;
 
+import static ample.ledger.core.fixtures.SectionBuilder.section;
 import static ample.ledger.core.requirement.Evaluation.Verdict.MET;
 import static ample.ledger.core.requirement.Evaluation.Verdict.NOT_MET;
 import static ample.ledger.core.requirement.Evaluation.Verdict.PLANNED;
@@ -91,6 +92,28 @@ class EvaluationTest {
     void courseThatStandsForAnotherCountsBothWays() {
         assertThat(judge("LIMN 244d", record("GLAC 240d")).verdict()).isEqualTo(MET);
         assertThat(judge("GLAC 240d", record("LIMN 244d")).verdict()).isEqualTo(MET);
+    }
+
+    /** Credit for one of two courses only does not make the one do for the other. */
+    @Test
+    void courseThatOnlyExcludesCreditDoesNotCount() {
+        Schedule schedule = Schedules.of(
+                section("NUMB 112").entry("40001").creditOnceWith("LIMN 130").build(),
+                section("LIMN 130").entry("40002").build(),
+                section("GLAC 120").entry("40003").standsFor("TIDE 110").build());
+
+        assertThat(in(schedule, "NUMB 112", "LIMN 130")).isEqualTo(NOT_MET);
+        assertThat(in(schedule, "LIMN 130", "NUMB 112")).isEqualTo(NOT_MET);
+        assertThat(in(schedule, "GLAC 120", "TIDE 110"))
+                .as("said of the course itself")
+                .isEqualTo(MET);
+        assertThat(in(schedule, "TIDE 110", "GLAC 120")).as("said of the other").isEqualTo(MET);
+    }
+
+    private static Verdict in(Schedule schedule, String needed, String passed) {
+        return new Evaluation(record(passed), Set.of(), schedule)
+                .judge(PrerequisiteNotation.parse(needed))
+                .verdict();
     }
 
     @Test

@@ -78,6 +78,7 @@ class PrerequisiteNotationTest {
             })
     void pointsAtThePlaceAndSaysWhatWouldBeRight(String text, int character, String sentence) {
         var wrong = catchThrowableOfType(NotationException.class, () -> PrerequisiteNotation.parse(text));
+        assertThat(wrong.sentence()).isEqualTo(wrong.getMessage()).contains("At character " + (wrong.at() + 1) + ":");
 
         assertThat(wrong).hasMessageContaining(sentence).hasMessageStartingWith("At character " + character + ": ");
     }
