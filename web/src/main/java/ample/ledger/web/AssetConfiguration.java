@@ -39,15 +39,21 @@ class AssetConfiguration {
     record Assets(String path) {}
 
     @Bean
-    static Assets assets() throws IOException {
-        return new Assets(ROOT + "/" + digest().substring(0, DIGITS));
+    static Assets assets(LedgerSettings settings) throws IOException {
+        return new Assets(settings.live().isEmpty() ? ROOT + "/" + digest().substring(0, DIGITS) : ROOT);
     }
 
     @Bean
-    static WebMvcConfigurer assetHandlers(Assets assets) {
+    static WebMvcConfigurer assetHandlers(Assets assets, LedgerSettings settings) {
         return new WebMvcConfigurer() {
             @Override
             public void addResourceHandlers(ResourceHandlerRegistry registry) {
+                if (!settings.live().isEmpty()) {
+                    registry.addResourceHandler(ROOT + "/**")
+                            .addResourceLocations("file:" + settings.live() + ROOT + "/", FILES)
+                            .setCacheControl(CacheControl.noStore());
+                    return;
+                }
                 serve(registry, ROOT, CacheControl.noCache());
                 serve(
                         registry,

@@ -15,6 +15,7 @@ import org.springframework.boot.context.properties.bind.DefaultValue;
  * @param demo a folder of bundles to post unless that was done at an earlier start
  * @param clock the moment at which the clock begins; null for the present
  * @param registrations how often simulated students register and drop; null for never
+ * @param live for development, the folder of templates and scripts to read anew at each request; empty for those of the build
  */
 @ConfigurationProperties("ledger")
 public record LedgerSettings(
@@ -23,4 +24,5 @@ public record LedgerSettings(
         @DefaultValue("") String note,
         @DefaultValue("") String demo,
         @Nullable Instant clock,
-        @Nullable Duration registrations) {}
+        @Nullable Duration registrations,
+        @DefaultValue("") String live) {}

@@ -30,13 +30,14 @@ import org.thymeleaf.templateresource.StringTemplateResource;
 class TemplateConfiguration {
 
     @Bean
-    static SpringResourceTemplateResolver defaultTemplateResolver() {
+    static SpringResourceTemplateResolver defaultTemplateResolver(LedgerSettings settings) {
+        boolean live = !settings.live().isEmpty();
         var resolver = new Unindented();
-        resolver.setPrefix("classpath:/templates/");
+        resolver.setPrefix((live ? "file:" + settings.live() : "classpath:") + "/templates/");
         resolver.setSuffix(".html");
         resolver.setTemplateMode(TemplateMode.HTML);
         resolver.setCharacterEncoding("UTF-8");
-        resolver.setCacheable(true);
+        resolver.setCacheable(!live);
         return resolver;
     }
 

@@ -6,6 +6,8 @@ import ample.ledger.web.InChromium.Tabs;
 import ample.ledger.web.RunningLedger.Ledger;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.LoadState;
+import com.microsoft.playwright.options.WaitUntilState;
 import com.sun.net.httpserver.HttpExchange;
 import com.sun.net.httpserver.HttpServer;
 import java.io.IOException;
@@ -19,6 +21,8 @@ import java.net.http.HttpResponse.BodyHandlers;
 import java.util.List;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.Semaphore;
+import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -31,12 +35,29 @@ class FirstViewInTheBrowserTest {
 
     /** Notes what moves by itself (Layout Instability, a draft report of the W3C's community group), from where to where. */
     private static final String WATCH = """
-            window.moved = [];
             const at = (box) => `${box.x} ${box.y} ${box.width} ${box.height}`;
-            new PerformanceObserver((list) => list.getEntries().forEach((entry) => {
-              moved.push(`${entry.value}: ` + entry.sources.map((source) =>
+            const watch = new PerformanceObserver(() => {});
+            watch.observe({ type: "layout-shift", buffered: true });
+            const frames = async (count) => {
+              for (let frame = 0; frame < count; frame++) {
+                await new Promise(requestAnimationFrame);
+              }
+            };
+            /** Until what has come is drawn, however long the machine takes for that. */
+            window.drawn = async () => {
+              let known = -1;
+              for (let same = 0; same < 5; await frames(1)) {
+                const now = document.getElementsByTagName("*").length;
+                same = now === known ? same + 1 : 0;
+                known = now;
+              }
+              watch.takeRecords();
+            };
+            window.movedSince = async () => {
+              await frames(5);
+              return watch.takeRecords().map((entry) => `${entry.value}: ` + entry.sources.map((source) =>
                 `${source.node?.textContent.trim().slice(0, 60)}, ${at(source.previousRect)} to ${at(source.currentRect)}`));
-            })).observe({ type: "layout-shift", buffered: true });
+            };
             """;
 
     @ParameterizedTest
@@ -46,30 +67,35 @@ class FirstViewInTheBrowserTest {
             Page page = tabs.open(new Browser.NewContextOptions().setViewportSize(width, 1000));
             page.addInitScript(WATCH);
             // Once for the styles and fonts: then what has been read is drawn while the rest is awaited.
+            way.rest.release();
             page.navigate(way.root() + "/autumn-2031/" + address);
             for (int part = 1; part < PARTS; part++) {
                 way.first = (double) part / PARTS;
                 page.navigate("about:blank");
-                page.navigate(way.root() + "/autumn-2031/" + address);
-                page.waitForTimeout(300);
+                page.navigate(
+                        way.root() + "/autumn-2031/" + address,
+                        new Page.NavigateOptions().setWaitUntil(WaitUntilState.COMMIT));
+                page.evaluate("drawn()");
+                way.rest.release();
+                page.waitForLoadState(LoadState.LOAD);
 
-                assertThat((List<?>) page.evaluate("moved"))
-                        .as("what moved when %d of %d parts came first", part, PARTS)
+                assertThat((List<?>) page.evaluate("movedSince()"))
+                        .as("what moved when the rest came after %d of %d parts", part, PARTS)
                         .isEmpty();
             }
         }
     }
 
-    /** A way to the application on which the end of each page is late. */
+    /** A way to the application on which the end of each page waits until it is let through. */
     private static final class SlowWay implements AutoCloseable {
-
-        /** How late, in milliseconds: some frames. */
-        private static final int LATE = 250;
 
         private final URI application;
         private final HttpClient client = HttpClient.newHttpClient();
         private final HttpServer server;
         private final ExecutorService threads = Executors.newCachedThreadPool();
+
+        /** A permit for the rest of each page. */
+        private final Semaphore rest = new Semaphore(0);
 
         /** The share of a page that comes first, from 0 to 1. */
         private volatile double first = 1;
@@ -108,7 +134,9 @@ class FirstViewInTheBrowserTest {
                     int cut = (int) (page.length * first);
                     out.write(page, 0, cut);
                     out.flush();
-                    Thread.sleep(LATE);
+                    if (!rest.tryAcquire(20, TimeUnit.SECONDS)) {
+                        throw new IOException("Nobody asked for the rest of the page");
+                    }
                     out.write(page, cut, page.length - cut);
                 }
             } catch (InterruptedException e) {

@@ -95,6 +95,18 @@ class LoadTest {
 
     /** 34 CFR 600.2: one hour in class and two of study for about fifteen weeks a credit. Half the weeks, twice the hours. */
     @Test
+    void theHeaviestWeekIsThatOfMostHours() {
+        Load load = Load.of(week("TIDE 214 T1", "TIDE 214 T1-a"));
+        Load.Week heaviest = load.heaviest().orElseThrow();
+
+        assertThat(load.weeks()).allSatisfy(other -> assertThat(other.hours()).isLessThanOrEqualTo(heaviest.hours()));
+        Load.Week one = new Load.Week(LocalDate.of(2031, 9, 8), 100, new BigDecimal("1.5"), new BigDecimal("2.25"));
+        assertThat(one.classHours()).as("100 minutes and an hour and a half").isEqualByComparingTo("3.2");
+        assertThat(one.hours()).isEqualByComparingTo("5.5");
+        assertThat(Load.of(week()).heaviest()).isEmpty();
+    }
+
+    @Test
     void aHalfTermSectionNeedsTwiceAsMuchAWeek() {
         Schedule schedule = Schedules.of(SectionBuilder.section("TIDE 101")
                 .entry("41001")

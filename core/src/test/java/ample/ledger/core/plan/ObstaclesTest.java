@@ -20,6 +20,7 @@ import ample.ledger.core.requirement.StudentRecord;
 import ample.ledger.core.schedule.Building;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
+import ample.ledger.core.schedule.Term;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.List;
@@ -262,6 +263,27 @@ class ObstaclesTest {
         assertThat(Obstacles.remedies(Obstacles.of(week("NUMB 112 F1"), harbour).get(0), week("NUMB 112 F1")))
                 .extracting(swap -> swap.in().get(0).toString())
                 .containsExactlyInAnyOrder("NUMB 112 T1", "NUMB 112 T2");
+    }
+
+    /** Another college's calendar is only to be known: holidays and dates that bind are not the student's own. */
+    @Test
+    void anotherCalendarIsToldAndStopsNothing() {
+        Term elsewhere = new Term(
+                "autumn-quarter-2031",
+                "Autumn quarter 2031",
+                KERNEL.term().season(),
+                KERNEL.term().dates(),
+                KERNEL.term().calendar());
+        List<Obstacle> found =
+                Obstacles.of(week("NUMB 112 T1"), new Obstacles.Student("", elsewhere, Optional.empty()));
+
+        assertThat(found)
+                .containsExactly(new Obstacle.OtherCalendar(attendance("NUMB 112 T1"), elsewhere))
+                .noneMatch(Obstacle::stops);
+        assertThat(Obstacles.of(
+                        week("NUMB 112 F1"), new Obstacles.Student("tidewall", KERNEL.term(), Optional.empty())))
+                .isNotEmpty()
+                .noneMatch(Obstacle::stops);
     }
 
     @Test

@@ -15,6 +15,8 @@ import ample.ledger.core.fixtures.SectionBuilder;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import org.assertj.core.api.Assertions;
@@ -53,6 +55,40 @@ class PlanBookTest {
 
         assertThat(book.past()).hasSize(PlanBook.MOST_PAST);
         assertThat(book.ofSeason(SEASON)).hasSize(PlanBook.MOST_PLANS);
+    }
+
+    @Test
+    void aPlanIsNamedAnewButNeverWithNothing() {
+        Plan plan = plan("TIDE 214 T1");
+
+        assertThat(plan.named("Plan B").name()).isEqualTo("Plan B");
+        assertThat(plan.named("Plan B").picks()).isEqualTo(plan.picks());
+        assertThat(plan.named("  ")).isEqualTo(plan);
+    }
+
+    @Test
+    void theOldestChangeIsForgottenFirst() {
+        PlanBook.Change first = new PlanBook.Change("first", "1", SEASON, Optional.empty(), Optional.empty());
+        PlanBook.Change second = new PlanBook.Change("second", "1", SEASON, Optional.empty(), Optional.empty());
+        PlanBook book = new PlanBook(7, List.of(), Map.of(), List.of(first, second));
+
+        assertThat(book.forgettingTheOldestChange().past()).containsExactly(second);
+        assertThat(book.forgettingTheOldestChange().version()).isEqualTo(7);
+        PlanBook none = new PlanBook(7, List.of(), Map.of(), List.of());
+        assertThat(none.forgettingTheOldestChange()).isEqualTo(none);
+    }
+
+    @Test
+    void aBusyTimeIsWhatItIsCalledAndWhenItIs() {
+        BusyTime shift = new BusyTime("shift", SectionBuilder.weekly("Mon", "8:30-12:00", 1));
+
+        assertThat(shift)
+                .hasToString("shift")
+                .isEqualTo(new BusyTime("shift", SectionBuilder.weekly("Mon", "8:30-12:00", 1)))
+                .hasSameHashCodeAs(new BusyTime("shift", SectionBuilder.weekly("Mon", "8:30-12:00", 1)))
+                .isNotEqualTo(new BusyTime("choir", SectionBuilder.weekly("Mon", "8:30-12:00", 1)))
+                .isNotEqualTo(new BusyTime("shift", SectionBuilder.weekly("Mon", "8:30-12:15", 1)));
+        assertThat(shift.hashCode()).isNotZero();
     }
 
     @Test
