@@ -125,6 +125,21 @@ public record Having(Facet facet, Set<String> codes, Facet.Match match) implemen
         return remote ? new Phrase("", text.toLowerCase(Locale.ROOT)) : new Phrase(facet.lead(), text);
     }
 
+    /** A course that is not one with no prerequisite is one with a prerequisite. */
+    @Override
+    public Phrase notPhrase(Wording wording) {
+        if (facet != Facet.PREREQUISITE || codes.size() > 1) {
+            return phrase(wording).denied();
+        }
+        return any(
+                        facet,
+                        wording.vocabulary().values(facet).stream()
+                                .map(Facet.Value::code)
+                                .filter(code -> !codes.contains(code))
+                                .toList())
+                .phrase(wording);
+    }
+
     @Override
     public Map<String, String> parameters() {
         String list = String.join(",", codes).toLowerCase(Locale.ROOT);

@@ -87,7 +87,7 @@ public enum Facet {
     PREREQUISITE(
             Scope.COURSE,
             new Parameter("needs", "Whether the course has a prerequisite", "no-prerequisite"),
-            "answers",
+            "kinds of course",
             "with",
             ofCourse((course, schedule) ->
                     Stream.of(course.rules().prerequisites().isEmpty() ? "no-prerequisite" : "prerequisite")),

@@ -5,6 +5,7 @@ import static ample.ledger.core.fixtures.SectionBuilder.section;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ample.ledger.core.browse.answer.Findings;
+import ample.ledger.core.browse.index.Facet;
 import ample.ledger.core.browse.index.Vocabulary;
 import ample.ledger.core.calendar.ClockTime;
 import ample.ledger.core.calendar.WeekHours;
@@ -14,6 +15,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -134,6 +136,17 @@ class ConditionsTest {
         var condition = new Numbers(List.of(NumberPattern.parse(number).orElseThrow()));
 
         assertThat(fits(section(course).meets("Mon", "9:00-10:00"), condition)).isEqualTo(fits);
+    }
+
+    @Test
+    void noPrerequisiteTurnedRoundIsAPrerequisite() {
+        Wording wording = Wording.of(Schedules.kernelSchedule());
+        Condition none = Having.any(Facet.PREREQUISITE, Set.of("no-prerequisite"));
+
+        assertThat(none.phrase(wording).whole()).isEqualTo("with no prerequisite");
+        assertThat(new Not(none).phrase(wording).whole()).isEqualTo("with a prerequisite");
+        assertThat(fits(section("GLAC 240d").needs("GLAC 120"), none)).isFalse();
+        assertThat(fits(section("GLAC 120"), none)).isTrue();
     }
 
     @Test
