@@ -5,10 +5,8 @@ import ample.ledger.demo.Catalogue.Draft;
 import ample.ledger.demo.House.CampusPlan;
 import ample.ledger.demo.House.Flag;
 import ample.ledger.demo.Timetable.Placed;
-import ample.ledger.demo.Timetable.Room;
 import java.math.BigDecimal;
 import java.time.LocalDate;
-import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -26,6 +24,7 @@ final class Sections {
     private final TermPlan term;
     private final Dice dice;
     private final Timetable timetable;
+    private final MeetingRows meetings;
     private final Map<String, Integer> ordinals = new HashMap<>();
     private final List<String> sectionNotes =
             Objects.requireNonNull(Vocabulary.phrases().get("section-notes"));
@@ -37,6 +36,7 @@ final class Sections {
         this.term = term;
         this.dice = dice;
         this.timetable = timetable;
+        this.meetings = new MeetingRows(rows, term, dice, timetable);
         this.nextEntry = term.firstEntry();
     }
 
@@ -129,10 +129,10 @@ final class Sections {
                 : online ? "online-timed" : flags.contains(Flag.MIXED) ? "mixed" : "on-site";
         section(draft, entry, code, kind, online ? house.remote() : campus.code(), delivery, span, seats, placed);
         if (placed == null) {
-            meetArranged(entry, kind, dice.of(List.of("2.5", "3", "3.4")));
+            meetings.meetArranged(entry, kind, dice.of(List.of("2.5", "3", "3.4")));
             taughtBy(entry, timetable.person(draft.subject().code()));
         } else {
-            meet(entry, 1, kind, placed, online);
+            meetings.meet(entry, 1, kind, placed, online);
             if (flags.contains(Flag.MIXED)) {
                 rows.add(
                         "meetings",
@@ -153,7 +153,7 @@ final class Sections {
                         null);
             }
             if (dice.chance(0.05) && !online && span.equals(term.fullTerm()) && placed.person() != null) {
-                fieldDay(entry, placed.person());
+                meetings.fieldDay(entry, placed.person());
             }
         }
         if (reserved) {
@@ -206,7 +206,7 @@ final class Sections {
                     lead.span(),
                     seats,
                     placed);
-            meet(entry, 1, kind, placed, false);
+            meetings.meet(entry, 1, kind, placed, false);
             rows.add("companions", entry, kind, lead.entry());
         }
     }
@@ -298,78 +298,6 @@ final class Sections {
                 .filter(home -> dice.chance(0.85))
                 .findFirst()
                 .orElseGet(() -> dice.of(house.campuses()));
-    }
-
-    private void meet(String entry, int number, String kind, Placed placed, boolean online) {
-        @Nullable Room room = placed.room();
-        String place = online ? "online" : room == null ? "to-be-announced" : "room";
-        rows.add(
-                "meetings",
-                entry,
-                number,
-                kind,
-                "weekly",
-                placed.slot().daysWritten(),
-                null,
-                placed.slot().start(),
-                placed.slot().end(),
-                null,
-                null,
-                null,
-                place,
-                room == null ? null : room.building(),
-                room == null ? null : room.number(),
-                null);
-    }
-
-    private void meetArranged(String entry, String kind, String hours) {
-        rows.add(
-                "meetings",
-                entry,
-                1,
-                kind,
-                "arranged",
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                new BigDecimal(hours),
-                "online",
-                null,
-                null,
-                null);
-    }
-
-    private void fieldDay(String entry, String person) {
-        List<Integer> saturday = List.of(5);
-        LocalTime from = LocalTime.of(8, 30);
-        LocalTime to = LocalTime.of(16, 30);
-        if (timetable.take(person, saturday, from, to)) {
-            rows.add(
-                    "meetings",
-                    entry,
-                    9,
-                    "field-day",
-                    "once",
-                    null,
-                    dice.of(term.saturdays()),
-                    from,
-                    to,
-                    null,
-                    null,
-                    null,
-                    "named",
-                    null,
-                    null,
-                    dice.of(List.of(
-                            "by bus from the gate",
-                            "the old quarry",
-                            "the north shore",
-                            "the market square",
-                            "the weir")));
-        }
     }
 
     private void restrict(Draft draft, String entry) {

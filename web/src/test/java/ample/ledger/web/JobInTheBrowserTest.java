@@ -5,10 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ample.ledger.web.InChromium.Tabs;
 import ample.ledger.web.RunningLedger.Ledger;
-import com.google.gson.JsonArray;
-import com.google.gson.JsonObject;
 import com.microsoft.playwright.Browser;
-import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
@@ -149,31 +146,6 @@ class JobInTheBrowserTest {
         assertThat(page.locator("#total")).containsText(sections);
     }
 
-    @Test
-    void aStudentFreeOnTwoMorningsPaintsThemAndReadsTheBrief(Tabs tabs, Ledger ledger) {
-        Page page = tabs.open();
-        page.navigate(ledger.page("browse"));
-
-        for (String day : List.of("Mon", "Wed", "Fri", "Sat", "Sun")) {
-            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Close all " + day))
-                    .click();
-            assertThat(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Open all " + day)))
-                    .hasCount(1);
-        }
-        drag(page, "Tue", 12, "Thu", 22);
-
-        assertThat(page).hasURL(Pattern.compile(".*closed=mon:00:00-24:00,tue:12:00-22:00,wed.*"));
-        assertThat(page.locator("#total")).hasText(Pattern.compile("^[0-9]+ sections in .*"));
-        assertThat(phrase(page, "not Mon, Wed, Fri, Sat, Sun or Tue, Thu 12:00–22:00"))
-                .isVisible();
-        assertThat(page.getByText("keeping sections with no set time")).isVisible();
-
-        page.keyboard().press("z");
-        assertThat(page).hasURL(Pattern.compile(".*tue:.*|.*sun:00:00-24:00$"));
-        page.keyboard().press("Z");
-        assertThat(page).hasURL(Pattern.compile(".*tue:12:00-22:00.*"));
-    }
-
     /** Painting by heads, finding by a line of text, adding a condition, taking a remedy, and the way out of nothing. */
     @Test
     void theSameStoriesWithoutScripts(Tabs tabs, Ledger ledger) {
@@ -215,99 +187,6 @@ class JobInTheBrowserTest {
 
         assertThat(page).hasURL(ledger.page("browse?at=tidewall&from=10:00"));
         assertThat(page.locator("#left")).hasText(left);
-    }
-
-    @Test
-    void aFingerPaintsAnHourOfTwoDays(Tabs tabs, Ledger ledger) {
-        Page page = tabs.open();
-        page.navigate(ledger.page("browse"));
-        touch(page, "Tue", 9, "Wed", 10);
-
-        assertThat(page).hasURL(ledger.page("browse?closed=tue:09:00-10:00,wed:09:00-10:00"));
-        assertThat(phrase(page, "not Tue, Wed 9:00–10:00")).isVisible();
-    }
-
-    @Test
-    void theKeyboardPaintsAnHour(Tabs tabs, Ledger ledger) {
-        Page page = tabs.open();
-        page.navigate(ledger.page("browse"));
-        page.locator("#paint").focus();
-        assertThat(page.locator("#week-says")).hasText(Pattern.compile("Mon 09:00: open, [0-9]+ sections"));
-
-        page.keyboard().press("ArrowRight");
-        page.keyboard().press("Shift+ArrowDown");
-        page.keyboard().press("Shift+ArrowDown");
-        page.keyboard().press("Space");
-
-        assertThat(page).hasURL(ledger.page("browse?closed=tue:09:00-09:45"));
-        assertThat(phrase(page, "not Tue 9:00–9:45")).isVisible();
-        page.keyboard().press("Space");
-        assertThat(page).hasURL(ledger.page("browse?closed=tue:09:00-09:30"));
-    }
-
-    @Test
-    void severalWantedCoursesAreTypedInOneLineAndWhatWasUnderstoodIsSaid(Tabs tabs, Ledger ledger) {
-        Page page = tabs.open();
-        page.navigate(ledger.page("browse"));
-
-        page.keyboard().press("/");
-        page.keyboard().type("glac 240, tide 214 after 8 blorp");
-        assertThat(page.locator("#preview .stretch")).hasCount(4);
-        assertThat(page.locator("#preview .unread")).containsText("blorp");
-        page.keyboard().press("Enter");
-
-        assertThat(page).hasURL(Pattern.compile(".*/browse\\?number=glac:240,tide:214&from=08:00&heard=.*"));
-        assertThat(page.locator("#heard .unread")).containsText("not understood");
-        assertThat(page.locator(".course .code").first()).hasText("GLAC 240d");
-        page.getByLabel("Take “after 8” back").click();
-        assertThat(phrase(page, "at any time")).isVisible();
-    }
-
-    @Test
-    void aSuggestionIsTakenWithTheKeyboard(Tabs tabs, Ledger ledger) {
-        Page page = tabs.open();
-        page.navigate(ledger.page("browse"));
-        page.locator("#find").fill("estu");
-        assertThat(page.locator("#suggestions li").first()).containsText("Estuary Hydraulics");
-
-        page.locator("#find").press("ArrowDown");
-        page.locator("#find").press("Enter");
-        assertThat(page.locator("#find")).hasValue("tide 214 ");
-        page.locator("#find").press("Enter");
-
-        assertThat(page).hasURL(Pattern.compile(".*/browse\\?number=tide:214&heard=.*"));
-    }
-
-    @Test
-    void oneRequirementIsLeftAndNearMissesSayWhatWouldDo(Tabs tabs, Ledger ledger) {
-        Page page = tabs.open();
-        page.navigate(ledger.page("browse?at=tidewall&from=10:00&toward=field-practice"));
-        Locator miss = page.locator(".miss, .stray li").first();
-        assertThat(miss).isVisible();
-        String entry = miss.locator("a.entry").textContent();
-        assertThat(page.locator("#e" + entry)).hasCount(0);
-
-        miss.locator("a").last().click();
-
-        assertThat(page.locator("#e" + entry)).hasCount(1);
-    }
-
-    @Test
-    void eveningsAndOnlineOnlyAreAsked(Tabs tabs, Ledger ledger) {
-        Page page = tabs.open();
-        page.navigate(ledger.page("browse"));
-        phrase(page, "at any time").click();
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("From 17:00"))
-                .click();
-        assertThat(phrase(page, "from 17:00")).isVisible();
-        page.getByText("Add a condition").click();
-        page.locator(".panel.more").getByText("Delivery").click();
-        page.getByLabel(Pattern.compile("^Online, at set times|^Online timed")).check();
-        assertThat(page).hasURL(ledger.page("browse?from=17:00&delivery=online-timed"));
-        assertThat(page.locator(".line")).not().hasCount(0);
-        for (String where : page.locator(".line .c-where").allTextContents()) {
-            assertThat(where).contains("Online");
-        }
     }
 
     /** TIDE 214 T2 meets in the morning; its labs do not. */
@@ -422,53 +301,6 @@ class JobInTheBrowserTest {
 
         assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)))
                 .hasText("How Tides Work");
-    }
-
-    /** Drags over the week from an hour of one day to the end of an hour of another. */
-    private static void drag(Page page, String fromDay, int fromHour, String toDay, int toHour) {
-        Point from = inTheWeek(page, fromDay, fromHour, 2);
-        Point to = inTheWeek(page, toDay, toHour, -2);
-        page.mouse().move(from.x(), from.y());
-        page.mouse().down();
-        page.mouse().move(to.x(), to.y());
-        page.mouse().up();
-    }
-
-    /** The same with a finger: first across the days, since up and down it moves the page. */
-    private static void touch(Page page, String fromDay, int fromHour, String toDay, int toHour) {
-        Point from = inTheWeek(page, fromDay, fromHour, 2);
-        Point to = inTheWeek(page, toDay, toHour, -2);
-        CDPSession finger = page.context().newCDPSession(page);
-        touch(finger, "touchStart", from);
-        touch(finger, "touchMove", new Point(to.x(), from.y()));
-        touch(finger, "touchMove", to);
-        touch(finger, "touchEnd");
-    }
-
-    private static void touch(CDPSession finger, String event, Point... where) {
-        JsonArray points = new JsonArray();
-        for (Point point : where) {
-            JsonObject each = new JsonObject();
-            each.addProperty("x", point.x());
-            each.addProperty("y", point.y());
-            points.add(each);
-        }
-        JsonObject touch = new JsonObject();
-        touch.addProperty("type", event);
-        touch.add("touchPoints", points);
-        finger.send("Input.dispatchTouchEvent", touch);
-    }
-
-    private record Point(double x, double y) {}
-
-    private static Point inTheWeek(Page page, String day, int hour, int below) {
-        var svg = page.locator("#paint svg");
-        svg.scrollIntoViewIfNeeded();
-        var box = svg.boundingBox();
-        var days = List.of("Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun");
-        double scale = box.width / Double.parseDouble(svg.getAttribute("width"));
-        return new Point(
-                box.x + (34 + 33 * days.indexOf(day) + 10) * scale, box.y + (18 + 18 * (hour - 7) + below) * scale);
     }
 
     private static void readAccountAndSheet(Page page) {

@@ -8,7 +8,6 @@ import ample.ledger.core.plan.Attendance;
 import ample.ledger.core.plan.BusyTime;
 import ample.ledger.core.plan.Engagement;
 import ample.ledger.core.plan.PlannedWeek;
-import ample.ledger.core.plan.PostedSchedules;
 import ample.ledger.core.plan.Standing;
 import ample.ledger.core.plan.Stay;
 import ample.ledger.core.plan.Swap;
@@ -29,20 +28,13 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
-import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** Draws a planned week as bands: the whole term at once, its halves in an upper and a lower lane, or one week of it. */
 final class BandDrawing {
 
-    /** Of one day. Where more clash, what is drawn already says enough. */
-    private static final int MOST_HATCHES = 40;
-
     private static final int BAND = 66;
-
-    /** Between stays no further apart there is no room for a name. */
-    private static final int SHORT_WAY = 100;
 
     private final PlannedWeek week;
     private final Term term;
@@ -52,6 +44,7 @@ final class BandDrawing {
     private final List<Weave> weaves;
     private final Tones tones;
     private final HourScale scale;
+    private final BandMarks marks;
     private final FreeStretches free;
     private final BandWords words;
 
@@ -76,6 +69,7 @@ final class BandDrawing {
                 .map(Stay::time)
                 .toList();
         this.scale = HourScale.of(times);
+        this.marks = new BandMarks(scale, week.posted());
         this.free = new FreeStretches(week, term, preferences.clock(), scale);
         this.words = new BandWords(week, term, ask, preferences, scale.minutes());
     }
@@ -145,8 +139,8 @@ final class BandDrawing {
                 note(day),
                 height,
                 blocks,
-                hatches(items, height),
-                ways(items, height),
+                marks.hatches(items, height),
+                marks.ways(items, height),
                 free.of(items, day),
                 ghostBlocks(day, height),
                 previews(day, height),
@@ -200,61 +194,6 @@ final class BandDrawing {
                 words.more(attendance, stay),
                 words.label(attendance, stay),
                 ask.at(ask.at().equals(token) ? "" : token).address());
-    }
-
-    private List<Bands.Hatch> hatches(List<BandItem> items, int height) {
-        List<Bands.Hatch> hatches = new ArrayList<>();
-        for (int i = 0; i < items.size(); i++) {
-            for (int j = i + 1; j < items.size() && hatches.size() < MOST_HATCHES; j++) {
-                BandItem one = items.get(i);
-                BandItem other = items.get(j);
-                if (one.stay().clashes(other.stay())) {
-                    TimeRange shared =
-                            one.stay().time().overlap(other.stay().time()).orElseThrow();
-                    int top = Math.min(one.y(height), other.y(height));
-                    int bottom = Math.max(one.y(height) + one.tall(height), other.y(height) + other.tall(height));
-                    hatches.add(new Bands.Hatch(
-                            scale.x(shared.startMinute()),
-                            scale.width(shared),
-                            top,
-                            bottom - top,
-                            shared.minutes() + " min",
-                            // Items are sorted by their start: what the first of two says stands left of what they
-                            // share.
-                            one.y(height) + one.tall(height) - 5 - top));
-                }
-            }
-        }
-        return hatches;
-    }
-
-    private List<Bands.Way> ways(List<BandItem> items, int height) {
-        List<Bands.Way> ways = new ArrayList<>();
-        List<BandItem> placed =
-                items.stream().filter(item -> item.stay().spot().isPresent()).toList();
-        for (int i = 0; i + 1 < placed.size(); i++) {
-            Stay left = placed.get(i).stay();
-            Stay reached = placed.get(i + 1).stay();
-            int minutes = reached.time().startMinute() - left.time().endMinute();
-            boolean changes = !left.spot()
-                    .orElseThrow()
-                    .campus()
-                    .equals(reached.spot().orElseThrow().campus());
-            if (changes && minutes >= 0 && left.dates().meets(reached.dates())) {
-                Optional<PostedSchedules.Way> way = week.posted()
-                        .way(left.spot().orElseThrow(), reached.spot().orElseThrow());
-                String campus = reached.spot().orElseThrow().campus().name();
-                ways.add(new Bands.Way(
-                        scale.x(left.time().endMinute()),
-                        scale.x(reached.time().startMinute()),
-                        scale.x((left.time().endMinute() + reached.time().startMinute()) / 2),
-                        height - 8,
-                        way.map(some -> some.minutes() + " min").orElse("")
-                                + (minutes < SHORT_WAY && way.isPresent() ? "" : " to " + campus),
-                        way.filter(some -> some.minutes() > minutes).isPresent()));
-            }
-        }
-        return ways;
     }
 
     private List<Bands.Block> ghostBlocks(DayOfWeek day, int height) {
