@@ -126,18 +126,21 @@ class FirstViewInTheBrowserTest {
                 exchange.sendResponseHeaders(answer.statusCode(), 0);
                 try (var body = answer.body();
                         OutputStream out = exchange.getResponseBody()) {
-                    if (!type.startsWith("text/html")) {
+                    // What scripts fetch for the page is no page of its own.
+                    boolean page =
+                            "navigate".equals(exchange.getRequestHeaders().getFirst("Sec-Fetch-Mode"));
+                    if (!page || !type.startsWith("text/html")) {
                         body.transferTo(out);
                         return;
                     }
-                    byte[] page = body.readAllBytes();
-                    int cut = (int) (page.length * first);
-                    out.write(page, 0, cut);
+                    byte[] whole = body.readAllBytes();
+                    int cut = (int) (whole.length * first);
+                    out.write(whole, 0, cut);
                     out.flush();
                     if (!rest.tryAcquire(20, TimeUnit.SECONDS)) {
                         throw new IOException("Nobody asked for the rest of the page");
                     }
-                    out.write(page, cut, page.length - cut);
+                    out.write(whole, cut, whole.length - cut);
                 }
             } catch (InterruptedException e) {
                 Thread.currentThread().interrupt();
