@@ -38,11 +38,6 @@ final class AddressReader {
         misreads.add(new BriefAddress.Misread(parameter, value, sentence));
     }
 
-    /** The condition on these values; empty where there is none. */
-    static <T> Optional<Condition> some(Set<T> values, Function<Set<T>, Condition> condition) {
-        return values.isEmpty() ? Optional.empty() : Optional.of(condition.apply(values));
-    }
-
     /** Every value of the parameter, those between commas one by one. */
     List<String> words(String parameter) {
         return parameters.getOrDefault(parameter, List.of()).stream()

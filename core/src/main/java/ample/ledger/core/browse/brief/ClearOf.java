@@ -31,7 +31,7 @@ public record ClearOf(Set<EntryNumber> plan) implements Condition {
     }
 
     static Optional<Condition> read(AddressReader address) {
-        return AddressReader.some(address.entries(PLAN), ClearOf::new);
+        return Conditions.some(address.entries(PLAN), ClearOf::new);
     }
 
     @Override
@@ -83,7 +83,7 @@ public record ClearOf(Set<EntryNumber> plan) implements Condition {
                 () -> {
                     Set<EntryNumber> left = new HashSet<>(plan);
                     clashing.forEach(section -> left.remove(section.entry()));
-                    return AddressReader.some(left, ClearOf::new);
+                    return Conditions.some(left, ClearOf::new);
                 });
     }
 

@@ -29,7 +29,7 @@ public record Closed(WeekHours hours) implements Condition {
     }
 
     static Optional<Condition> read(AddressReader address) {
-        return AddressReader.some(
+        return Conditions.some(
                 address.set(CLOSED, WeekHours::parse, "Write hours on the quarter, as in mon:9:00-12:15."),
                 stretches -> new Closed(stretches.stream().reduce(WeekHours.NONE, WeekHours::plus)));
     }

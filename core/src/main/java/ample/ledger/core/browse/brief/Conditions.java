@@ -6,6 +6,7 @@ import ample.ledger.core.browse.index.Moment;
 import ample.ledger.core.calendar.Days;
 import java.util.Collections;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Function;
@@ -26,6 +27,11 @@ final class Conditions {
     static <T> Set<T> sorted(Set<T> values, String what) {
         requireSome(values.isEmpty(), what);
         return Collections.unmodifiableSortedSet(new TreeSet<>(values));
+    }
+
+    /** The condition on these values; empty where there is none. */
+    static <T> Optional<Condition> some(Set<T> values, Function<Set<T>, Condition> condition) {
+        return values.isEmpty() ? Optional.empty() : Optional.of(condition.apply(values));
     }
 
     /** The candidates for which this holds both of the section and of the set, each of them untimed or {@code holding}. */

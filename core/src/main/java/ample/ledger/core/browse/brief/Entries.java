@@ -30,7 +30,7 @@ public record Entries(Set<EntryNumber> entries) implements Condition {
     }
 
     static Optional<Condition> read(AddressReader address) {
-        return AddressReader.some(address.entries(ENTRY), Entries::new);
+        return Conditions.some(address.entries(ENTRY), Entries::new);
     }
 
     @Override

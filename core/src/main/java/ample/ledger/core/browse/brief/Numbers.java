@@ -32,7 +32,7 @@ public record Numbers(List<NumberPattern> numbers) implements Condition {
     }
 
     static Optional<Condition> read(AddressReader address) {
-        return AddressReader.some(
+        return Conditions.some(
                 address.set(
                         NUMBER,
                         word -> number(word, address.vocabulary()),

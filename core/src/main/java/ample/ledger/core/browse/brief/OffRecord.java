@@ -31,7 +31,7 @@ public record OffRecord(Set<CourseCode> taken) implements Condition {
     }
 
     static Optional<Condition> read(AddressReader address) {
-        return AddressReader.some(
+        return Conditions.some(
                 address.set(
                         TAKEN,
                         word -> course(word, address.vocabulary()),
@@ -96,7 +96,7 @@ public record OffRecord(Set<CourseCode> taken) implements Condition {
         return new Shortfall(1, Unit.CONDITION, wording -> "is on your record", () -> {
             Set<CourseCode> left = new HashSet<>(taken);
             left.remove(candidate.section().course().code());
-            return AddressReader.some(left, OffRecord::new);
+            return Conditions.some(left, OffRecord::new);
         });
     }
 }
