@@ -38,6 +38,8 @@ public record LedgerInstance(ConfigurableApplicationContext context, URI root) i
                 "--spring.flyway.password=" + database.ownerPassword(),
                 "--ledger.sign-in.desk-password=neap tide",
                 "--ledger.sign-in.student-password=neap tide",
+                // A busy machine is not a database that is away.
+                "--ledger.patience=2s",
                 "--ledger.clock=2031-06-17T08:41:00Z",
                 "--logging.level.root=warn",
                 "--spring.main.banner-mode=off"));

@@ -3,8 +3,10 @@ package ample.ledger.web.database;
 import io.github.resilience4j.circuitbreaker.CircuitBreaker;
 import io.github.resilience4j.circuitbreaker.CircuitBreakerConfig;
 import java.sql.SQLTransientConnectionException;
+import java.time.Clock;
 import java.time.Duration;
 import java.util.concurrent.TimeUnit;
+import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.stereotype.Component;
 
 /**
@@ -15,17 +17,27 @@ import org.springframework.stereotype.Component;
 public class DatabaseBreaker {
 
     /** Before the next one finds out whether the database is back. */
-    private static final Duration PAUSE = Duration.ofSeconds(1);
+    static final Duration PAUSE = Duration.ofSeconds(1);
 
-    private final CircuitBreaker breaker = CircuitBreaker.of(
-            "database",
-            CircuitBreakerConfig.custom()
-                    .slidingWindowSize(2)
-                    .minimumNumberOfCalls(1)
-                    .failureRateThreshold(50)
-                    .waitDurationInOpenState(PAUSE)
-                    .permittedNumberOfCallsInHalfOpenState(1)
-                    .build());
+    private final CircuitBreaker breaker;
+
+    @Autowired
+    public DatabaseBreaker() {
+        this(Clock.systemUTC());
+    }
+
+    DatabaseBreaker(Clock clock) {
+        breaker = CircuitBreaker.of(
+                "database",
+                CircuitBreakerConfig.custom()
+                        .slidingWindowSize(2)
+                        .minimumNumberOfCalls(1)
+                        .failureRateThreshold(50)
+                        .waitDurationInOpenState(PAUSE)
+                        .permittedNumberOfCallsInHalfOpenState(1)
+                        .clock(clock)
+                        .build());
+    }
 
     /** Whether it makes sense to ask; who is let through says afterwards how it went. */
     boolean mayAsk() {

@@ -16,7 +16,7 @@ import org.springframework.jdbc.datasource.DelegatingDataSource;
 final class GuardedDataSource extends DelegatingDataSource {
 
     /** Of some two hundred threads. The pool lets each wait for two seconds. */
-    private static final int MOST_WAITING = 48;
+    static final int MOST_WAITING = 48;
 
     private final DatabaseBreaker breaker;
 

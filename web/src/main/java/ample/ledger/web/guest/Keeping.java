@@ -7,6 +7,7 @@ import ample.ledger.store.Shares;
 import ample.ledger.store.Shares.Share;
 import ample.ledger.store.Visitors;
 import ample.ledger.web.database.DatabaseBreaker;
+import ample.ledger.web.database.Lookups;
 import ample.ledger.web.guard.ClientAddress;
 import ample.ledger.web.guard.Limits;
 import jakarta.servlet.http.HttpServletRequest;
@@ -15,6 +16,7 @@ import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 import org.springframework.dao.DataAccessException;
@@ -50,10 +52,12 @@ public class Keeping {
     private final Shares shares;
     private final Limits limits;
     private final DatabaseBreaker breaker;
+    private final Lookups lookups;
     private final Clock clock;
 
-    Keeping(Visitors visitors, Shares shares, Limits limits, DatabaseBreaker breaker, Clock clock) {
+    Keeping(Visitors visitors, Shares shares, Limits limits, DatabaseBreaker breaker, Lookups lookups, Clock clock) {
         this.breaker = breaker;
+        this.lookups = lookups;
         this.visitors = visitors;
         this.shares = shares;
         this.limits = limits;
@@ -67,7 +71,8 @@ public class Keeping {
         }
         Kept kept = Kept.NOTHING;
         try {
-            kept = find(request).orElse(Kept.NOTHING);
+            kept = found(request, owner -> lookups.soon(() -> visitors.find(owner)))
+                    .orElse(Kept.NOTHING);
         } catch (AwayException away) {
             request.setAttribute(AWAY, true);
         } catch (DataAccessException | TransactionException away) {
@@ -100,9 +105,8 @@ public class Keeping {
         return session != null && session.getAttribute(AWAY_SESSION) != null;
     }
 
-    private Optional<Kept> find(HttpServletRequest request) {
-        Optional<String> owner = owner(request);
-        Optional<Visitors.Found> found = owner.flatMap(visitors::find);
+    private Optional<Kept> found(HttpServletRequest request, Function<String, Optional<Visitors.Found>> find) {
+        Optional<Visitors.Found> found = owner(request).flatMap(find);
         if (found.filter(Visitors.Found::renewed).isPresent()
                 && student(request).isEmpty()) {
             GuestCookie.of(request).renew();
@@ -163,7 +167,7 @@ public class Keeping {
      * @return whether that was so
      */
     private boolean ownerToBe(HttpServletRequest request) {
-        if (student(request).isPresent() || find(request).isPresent()) {
+        if (student(request).isPresent() || found(request, visitors::find).isPresent()) {
             return false;
         }
         limits.count(Limits.Act.VISIT, request);

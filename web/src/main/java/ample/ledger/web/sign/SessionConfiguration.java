@@ -1,5 +1,6 @@
 package ample.ledger.web.sign;
 
+import ample.ledger.web.database.Lookups;
 import ample.ledger.web.guard.Cookies;
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.InstantSource;
@@ -44,8 +45,8 @@ class SessionConfiguration {
 
     @Bean
     @Primary
-    SessionRepository<Session> signedInSessions(JdbcIndexedSessionRepository stored) {
-        return SignedInSessions.of(stored, InstantSource.system());
+    SessionRepository<Session> signedInSessions(JdbcIndexedSessionRepository stored, Lookups lookups) {
+        return SignedInSessions.of(stored, lookups, InstantSource.system());
     }
 
     /** One cookie for each way of being served: {@link Cookies} says why. */

@@ -1,5 +1,6 @@
 package ample.ledger.web.sign;
 
+import ample.ledger.web.database.Lookups;
 import ample.ledger.web.guest.Keeping;
 import jakarta.servlet.http.HttpSession;
 import java.time.Duration;
@@ -30,16 +31,18 @@ final class SignedInSessions<S extends Session> implements SessionRepository<Ses
     private static final Logger LOG = LoggerFactory.getLogger(SignedInSessions.class);
 
     private final SessionRepository<S> stored;
+    private final Lookups lookups;
     private final InstantSource clock;
 
-    private SignedInSessions(SessionRepository<S> stored, InstantSource clock) {
+    private SignedInSessions(SessionRepository<S> stored, Lookups lookups, InstantSource clock) {
         this.stored = stored;
+        this.lookups = lookups;
         this.clock = clock;
     }
 
     /** @param clock of the world, not of a demo: nobody stays signed in because a demo's clock stands */
-    static SessionRepository<Session> of(JdbcIndexedSessionRepository stored, InstantSource clock) {
-        return new SignedInSessions<>(stored, clock);
+    static SessionRepository<Session> of(JdbcIndexedSessionRepository stored, Lookups lookups, InstantSource clock) {
+        return new SignedInSessions<>(stored, lookups, clock);
     }
 
     /** Ends a session after this time, and before if nothing is done for {@code idle}. */
@@ -78,7 +81,7 @@ final class SignedInSessions<S extends Session> implements SessionRepository<Ses
     @Override
     public @Nullable Session findById(String id) {
         try {
-            Session found = stored.findById(id);
+            Session found = lookups.soon(() -> stored.findById(id));
             if (found != null && isOver(found)) {
                 stored.deleteById(id);
                 return null;

@@ -17,6 +17,7 @@ import ample.ledger.core.plan.PlanBook;
 import ample.ledger.store.Shares;
 import ample.ledger.store.Visitors;
 import ample.ledger.web.database.DatabaseBreaker;
+import ample.ledger.web.database.Lookups;
 import ample.ledger.web.guard.Limits;
 import ample.ledger.web.guard.TooManyException;
 import java.time.Clock;
@@ -46,8 +47,10 @@ class KeepingTest {
     private final Visitors visitors = mock();
     private final Shares shares = mock();
     private final Limits limits = mock();
+    private final DatabaseBreaker breaker = new DatabaseBreaker();
+    private final Lookups lookups = new Lookups(breaker, Duration.ofSeconds(30));
     private final Keeping keeping =
-            new Keeping(visitors, shares, limits, new DatabaseBreaker(), Clock.fixed(Instant.EPOCH, ZoneOffset.UTC));
+            new Keeping(visitors, shares, limits, breaker, lookups, Clock.fixed(Instant.EPOCH, ZoneOffset.UTC));
     private final Browser browser = new Browser();
 
     /** Keeps cookies, as browsers do. */

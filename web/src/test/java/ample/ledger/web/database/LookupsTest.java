@@ -1,0 +1,53 @@
+package ample.ledger.web.database;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.time.Duration;
+import java.util.concurrent.CountDownLatch;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.dao.CannotAcquireLockException;
+import org.springframework.dao.QueryTimeoutException;
+
+/** Who opens a page waits no longer than they have patience for, and once. */
+class LookupsTest {
+
+    private final DatabaseBreaker breaker = new DatabaseBreaker();
+    private final CountDownLatch never = new CountDownLatch(1);
+
+    @AfterEach
+    void letGo() {
+        never.countDown();
+    }
+
+    @Test
+    void whoWaitsInVainIsToldAndOthersDoNotWait() {
+        Lookups lookups = new Lookups(breaker, Duration.ofMillis(10));
+
+        assertThatThrownBy(() -> lookups.soon(this::waitForEver)).isInstanceOf(QueryTimeoutException.class);
+
+        assertThat(breaker.mayAsk()).isFalse();
+    }
+
+    @Test
+    void whatIsFoundAndWhatWentWrongComeBackAsTheyAre() {
+        Lookups lookups = new Lookups(breaker, Duration.ofSeconds(30));
+
+        assertThat(lookups.soon(() -> "found")).isEqualTo("found");
+        assertThatThrownBy(() -> lookups.soon(() -> {
+                    throw new CannotAcquireLockException("taken");
+                }))
+                .isInstanceOf(CannotAcquireLockException.class);
+        assertThat(breaker.mayAsk()).isTrue();
+    }
+
+    private boolean waitForEver() {
+        try {
+            never.await();
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+        }
+        return true;
+    }
+}
