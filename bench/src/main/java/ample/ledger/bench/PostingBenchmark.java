@@ -208,6 +208,7 @@ public class PostingBenchmark {
             factory.setDataSource(dataSource);
             var configuration = new Configuration();
             configuration.setArgNameBasedConstructorAutoMapping(true);
+            factory.setTypeHandlers(StoreConfiguration.codes());
             factory.setConfiguration(configuration);
             factory.setMapperLocations(new ClassPathResource("ample/ledger/store/EditionMapper.xml"));
             return Objects.requireNonNull(factory.getObject());

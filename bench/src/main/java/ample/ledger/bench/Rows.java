@@ -181,7 +181,7 @@ final class Rows {
                         ? Stream.of(Facet.TO_BE_ANNOUNCED)
                         : section.instructors().stream().map(person -> person.code());
             case BUILDING -> section.meetings().stream().map(Meeting::place).flatMap(Rows::building);
-            case CAMPUS -> Stream.of(section.campus().code());
+            case CAMPUS -> Stream.of(section.campus().code().text());
             case SPAN -> Stream.of(section.span().code());
             case DELIVERY -> Stream.of(section.delivery().code());
             case LANGUAGE -> Stream.of(section.language().toLanguageTag());

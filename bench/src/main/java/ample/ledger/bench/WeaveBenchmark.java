@@ -3,6 +3,7 @@ package ample.ledger.bench;
 import ample.ledger.core.plan.PostedSchedules;
 import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.schedule.SeasonCode;
 import ample.ledger.core.weave.Demand.Want;
 import ample.ledger.core.weave.Watch;
 import ample.ledger.core.weave.Weave;
@@ -54,7 +55,7 @@ final class WeaveBenchmark {
 
     private static void row(Schedule schedule, PostedSchedules posted, int wants, int sets) {
         WeaveRequest request = WeaveRequest.of(wants(schedule, posted, wants, sets), WeaveObjective.WISHES);
-        String season = schedule.term().season().code();
+        SeasonCode season = schedule.term().season().code();
         WeaveModel model = Weaver.model(request, season, posted);
         Weaver.Woven woven = Weaver.weave(request, season, posted, BEST, stopAfter(LIMIT));
         double[] shots = new double[SHOTS];

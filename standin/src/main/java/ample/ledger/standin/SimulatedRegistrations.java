@@ -3,6 +3,7 @@ package ample.ledger.standin;
 import ample.ledger.core.registrar.SeatWord;
 import ample.ledger.core.schedule.SeatPool;
 import ample.ledger.core.schedule.SeatPool.Count;
+import ample.ledger.core.schedule.TermCode;
 import java.time.Clock;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -36,7 +37,7 @@ public final class SimulatedRegistrations {
      * @param pools as they are posted
      * @param standing how each of them stands now, by its code
      */
-    public List<SeatWord> next(String term, List<SeatPool> pools, Map<String, Count> standing) {
+    public List<SeatWord> next(TermCode term, List<SeatPool> pools, Map<String, Count> standing) {
         Map<String, Count> after = new LinkedHashMap<>();
         int changes = pools.isEmpty() ? 0 : 1 + dice.nextInt(MOST_AT_ONCE);
         for (int i = 0; i < changes; i++) {

@@ -1,6 +1,7 @@
 package ample.ledger.store;
 
 import ample.ledger.core.edition.Edition;
+import ample.ledger.core.schedule.TermCode;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -21,23 +22,23 @@ interface EditionMapper {
      * Whether no other posting of the term is under way. Where that is so, others are told from now on that one is, until
      * the transaction ends.
      */
-    boolean tryLockTerm(String term);
+    boolean tryLockTerm(TermCode term);
 
     /** The current edition of every term, by code. */
     List<Edition> allCurrent();
 
-    Optional<Edition> current(String term);
+    Optional<Edition> current(TermCode term);
 
     /** Every edition of the term, the latest first. */
-    List<Edition> history(String term);
+    List<Edition> history(TermCode term);
 
-    Optional<Edition> numbered(@Param("term") String term, @Param("number") int number);
+    Optional<Edition> numbered(@Param("term") TermCode term, @Param("number") int number);
 
     /** Whether any edition of the term, current or not, has this checksum. */
-    boolean hasEdition(@Param("term") String term, @Param("checksum") String checksum);
+    boolean hasEdition(@Param("term") TermCode term, @Param("checksum") String checksum);
 
     /** The highest number of the term's editions; 0 when there is none. */
-    int lastNumber(String term);
+    int lastNumber(TermCode term);
 
     /** @return the new edition's id */
     long insertEdition(Edition edition);
@@ -45,7 +46,7 @@ interface EditionMapper {
     void makeCurrent(Edition edition);
 
     /** Tells every instance that listens, once the transaction is committed. */
-    void announce(String term);
+    void announce(TermCode term);
 
     /** In the order posted. A null cell is missing from its map. Rows are fetched bit by bit inside a transaction. */
     void selectRows(

@@ -10,6 +10,7 @@ import ample.ledger.core.exchange.ScheduleBundle;
 import ample.ledger.core.exchange.TableBuilder;
 import ample.ledger.core.exchange.TableSchema;
 import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.schedule.TermCode;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.lang.ref.SoftReference;
@@ -60,7 +61,7 @@ public class Editions {
      */
     public Posting post(ScheduleBundle bundle, String note, String by, Instant now) {
         String institution = bundle.schedule().institution().code();
-        String term = bundle.schedule().term().code();
+        TermCode term = bundle.schedule().term().code();
         Posting posting = transaction.execute(status -> {
             Unhurried.here(dataSource);
             lock(term);
@@ -90,7 +91,7 @@ public class Editions {
      * @return the edition, or empty when the term has none of that number
      * @throws PostingUnderWayException when somebody is posting the term
      */
-    public Optional<Edition> makeCurrent(String term, int number) {
+    public Optional<Edition> makeCurrent(TermCode term, int number) {
         return transaction.execute(status -> {
             lock(term);
             Optional<Edition> edition = mapper.numbered(term, number);
@@ -100,7 +101,7 @@ public class Editions {
     }
 
     /** Whether a bundle with this checksum was posted before, as the current edition of the term or an earlier one. */
-    public boolean wasPosted(String term, String checksum) {
+    public boolean wasPosted(TermCode term, String checksum) {
         return mapper.hasEdition(term, checksum);
     }
 
@@ -110,16 +111,16 @@ public class Editions {
     }
 
     /** The current edition of the term, or empty when nothing was posted for it. */
-    public Optional<Edition> current(String term) {
+    public Optional<Edition> current(TermCode term) {
         return mapper.current(term);
     }
 
     /** Every edition of the term, the latest first. */
-    public List<Edition> history(String term) {
+    public List<Edition> history(TermCode term) {
         return mapper.history(term);
     }
 
-    public Optional<Edition> numbered(String term, int number) {
+    public Optional<Edition> numbered(TermCode term, int number) {
         return mapper.numbered(term, number);
     }
 
@@ -149,18 +150,18 @@ public class Editions {
         return known == null ? ScheduleBundle.scheduleOf(tables(edition)) : known;
     }
 
-    private void lock(String term) {
+    private void lock(TermCode term) {
         if (!mapper.tryLockTerm(term)) {
             throw new PostingUnderWayException(term);
         }
     }
 
-    private static void refuse(String term, String owner) {
+    private static void refuse(TermCode term, String owner) {
         throw new FaultyBundleException(List.of(new Fault(
                 "terms.csv",
                 2,
                 "term",
-                term,
+                term.text(),
                 "This is a term of %s; every term of the system has a code of its own.".formatted(owner))));
     }
 

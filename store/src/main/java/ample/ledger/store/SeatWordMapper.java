@@ -2,6 +2,7 @@ package ample.ledger.store;
 
 import ample.ledger.core.registrar.SeatWord;
 import ample.ledger.core.schedule.SeatPool;
+import ample.ledger.core.schedule.TermCode;
 import java.time.Instant;
 import java.util.List;
 import org.apache.ibatis.annotations.Delete;
@@ -17,7 +18,7 @@ import org.apache.ibatis.annotations.Update;
 interface SeatWordMapper {
 
     /** A row of the table. */
-    record Row(String term, String pool, int enrolled, int waiting, int promised, Instant at, long change) {
+    record Row(TermCode term, String pool, int enrolled, int waiting, int promised, Instant at, long change) {
 
         SeatWord word() {
             return new SeatWord(term, pool, new SeatPool.Count(enrolled, waiting, promised), at);

@@ -1,5 +1,6 @@
 package ample.ledger.store;
 
+import ample.ledger.core.schedule.SeasonCode;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -30,7 +31,7 @@ interface ShareMapper {
             + " WHERE owner = #{owner} AND season = #{season} AND plan_id = #{planId}")
     void update(
             @Param("owner") String owner,
-            @Param("season") String season,
+            @Param("season") SeasonCode season,
             @Param("planId") String planId,
             @Param("withNotes") String withNotes,
             @Param("withoutNotes") String withoutNotes);

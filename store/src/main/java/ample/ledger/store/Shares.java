@@ -1,5 +1,6 @@
 package ample.ledger.store;
 
+import ample.ledger.core.schedule.SeasonCode;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
@@ -29,7 +30,7 @@ public class Shares {
             String token,
             String owner,
             String purpose,
-            String season,
+            SeasonCode season,
             String planId,
             boolean withNotes,
             String content) {}
@@ -46,7 +47,7 @@ public class Shares {
      * @param withNotes as it is shown where its owner shows the notes too
      * @param withoutNotes the same everywhere else
      */
-    public void showChanged(String owner, String season, String planId, String withNotes, String withoutNotes) {
+    public void showChanged(String owner, SeasonCode season, String planId, String withNotes, String withoutNotes) {
         mapper.update(owner, season, planId, withNotes, withoutNotes);
     }
 

@@ -1,7 +1,10 @@
 package ample.ledger.store;
 
+import ample.ledger.core.schedule.SeasonCode;
+import ample.ledger.core.schedule.TermCode;
 import javax.sql.DataSource;
 import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.type.TypeHandler;
 import org.mybatis.spring.annotation.MapperScan;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -12,6 +15,21 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Configuration(proxyBeanMethods = false)
 @MapperScan(basePackageClasses = EditionMapper.class, annotationClass = Mapper.class)
 public class StoreConfiguration {
+
+    /** How the mappers keep codes; for whoever builds MyBatis without Spring Boot. */
+    public static TypeHandler<?>[] codes() {
+        return new TypeHandler<?>[] {new CodeHandler.OfTerms(), new CodeHandler.OfSeasons()};
+    }
+
+    @Bean
+    TypeHandler<TermCode> termCodes() {
+        return new CodeHandler.OfTerms();
+    }
+
+    @Bean
+    TypeHandler<SeasonCode> seasonCodes() {
+        return new CodeHandler.OfSeasons();
+    }
 
     @Bean
     Editions editions(EditionMapper mapper, DataSource dataSource, PlatformTransactionManager transactions) {

@@ -12,6 +12,7 @@ import ample.ledger.core.exchange.FaultyBundleException;
 import ample.ledger.core.exchange.ScheduleBundle;
 import ample.ledger.core.exchange.TableSchema;
 import ample.ledger.core.fixtures.Schedules;
+import ample.ledger.core.schedule.TermCode;
 import ample.ledger.demo.DemoBundles;
 import java.io.IOException;
 import java.nio.file.Path;
@@ -64,7 +65,7 @@ class EditionsTest {
                 .containsExactly("desk");
 
         assertThat(editions.allCurrent()).containsExactly(edition);
-        assertThat(editions.current("autumn-2031")).contains(edition);
+        assertThat(editions.current(new TermCode("autumn-2031"))).contains(edition);
         assertThat(edition.number()).isEqualTo(1);
         assertThat(edition.postedAt()).isEqualTo(NOW);
         assertThat(cells(editions.tables(edition))).isEqualTo(cells(KERNEL.tables()));
@@ -100,7 +101,7 @@ class EditionsTest {
                 .edition();
 
         assertThat(second.number()).isEqualTo(2);
-        assertThat(editions.current("autumn-2031")).contains(second);
+        assertThat(editions.current(new TermCode("autumn-2031"))).contains(second);
         assertThat(cells(editions.tables(first))).isEqualTo(cells(KERNEL.tables()));
     }
 
@@ -112,7 +113,7 @@ class EditionsTest {
                 .isThrownBy(() ->
                         editions.post(ScheduleBundle.of(without(KERNEL.tables(), "terms")), "Broken", "desk", NOW))
                 .withMessageContaining("terms.csv: It must have exactly one row, and has 0.");
-        assertThat(editions.current("autumn-2031")).contains(first);
+        assertThat(editions.current(new TermCode("autumn-2031"))).contains(first);
     }
 
     /** A character that the reader would have refused is refused by the database half way through. */
@@ -155,7 +156,7 @@ class EditionsTest {
         List<String> posted =
                 outcomes.stream().filter(outcome -> !outcome.equals("told")).toList();
         assertThat(posted).isNotEmpty();
-        assertThat(editions.history("autumn-2031"))
+        assertThat(editions.history(new TermCode("autumn-2031")))
                 .extracting(Edition::note)
                 .containsExactlyInAnyOrderElementsOf(posted);
     }
@@ -179,11 +180,11 @@ class EditionsTest {
         Edition second = editions.post(renamed(KERNEL, "Wrong"), "A mistake", "desk", NOW)
                 .edition();
 
-        assertThat(editions.makeCurrent("autumn-2031", 1)).contains(first);
+        assertThat(editions.makeCurrent(new TermCode("autumn-2031"), 1)).contains(first);
 
-        assertThat(editions.current("autumn-2031")).contains(first);
-        assertThat(editions.history("autumn-2031")).containsExactly(second, first);
-        assertThat(editions.makeCurrent("autumn-2031", 7)).isEmpty();
+        assertThat(editions.current(new TermCode("autumn-2031"))).contains(first);
+        assertThat(editions.history(new TermCode("autumn-2031"))).containsExactly(second, first);
+        assertThat(editions.makeCurrent(new TermCode("autumn-2031"), 7)).isEmpty();
     }
 
     @Test

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import ample.ledger.core.edition.Edition;
 import ample.ledger.core.exchange.ScheduleBundle;
 import ample.ledger.core.fixtures.Schedules;
+import ample.ledger.core.schedule.TermCode;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.ResultSet;
@@ -106,8 +107,8 @@ class InterruptedPostingTest {
 
     private static void assertStands(TestStore store, Edition first, ScheduleBundle next) throws Exception {
         Editions editions = store.editions();
-        assertThat(editions.current("autumn-2031")).contains(first);
-        assertThat(editions.history("autumn-2031")).containsExactly(first);
+        assertThat(editions.current(new TermCode("autumn-2031"))).contains(first);
+        assertThat(editions.history(new TermCode("autumn-2031"))).containsExactly(first);
         assertThat(ScheduleBundle.of(editions.tables(first)).checksum()).isEqualTo(KERNEL.checksum());
         assertThat(number(store.database(), "SELECT count(DISTINCT edition_id) FROM courses"))
                 .isEqualTo(1);

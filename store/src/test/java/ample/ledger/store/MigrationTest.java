@@ -6,6 +6,8 @@ import ample.ledger.core.edition.Edition;
 import ample.ledger.core.schedule.CrossListing;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Season;
+import ample.ledger.core.schedule.SeasonCode;
+import ample.ledger.core.schedule.TermCode;
 import java.sql.Connection;
 import java.sql.Statement;
 import java.util.Map;
@@ -46,10 +48,10 @@ class MigrationTest {
 
         Editions editions = new TestStore(database).editions();
 
-        Edition edition = editions.current("autumn-2031").orElseThrow();
+        Edition edition = editions.current(new TermCode("autumn-2031")).orElseThrow();
         Schedule schedule = editions.schedule(edition);
         assertThat(edition.institution()).isEqualTo("halvermere");
-        assertThat(schedule.term().season()).isEqualTo(new Season("autumn-2031", "Autumn 2031"));
+        assertThat(schedule.term().season()).isEqualTo(new Season(new SeasonCode("autumn-2031"), "Autumn 2031"));
         assertThat(schedule.courses().get(0).rules().restrictions())
                 .singleElement()
                 .satisfies(restriction -> {

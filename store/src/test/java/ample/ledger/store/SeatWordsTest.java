@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ample.ledger.core.registrar.SeatWord;
 import ample.ledger.core.schedule.SeatPool.Count;
+import ample.ledger.core.schedule.TermCode;
 import ample.ledger.store.SeatWords.Numbered;
 import java.time.Duration;
 import java.time.Instant;
@@ -21,8 +22,8 @@ import org.junit.jupiter.api.Test;
 class SeatWordsTest {
 
     private static final Instant NOW = Instant.parse("2031-06-17T08:41:00Z");
-    private static final SeatWord FIRST = new SeatWord("autumn-2031", "P1", new Count(10, 0, 0), NOW);
-    private static final SeatWord OTHER = new SeatWord("autumn-2031", "P2", new Count(30, 4, 1), NOW);
+    private static final SeatWord FIRST = new SeatWord(new TermCode("autumn-2031"), "P1", new Count(10, 0, 0), NOW);
+    private static final SeatWord OTHER = new SeatWord(new TermCode("autumn-2031"), "P2", new Count(30, 4, 1), NOW);
 
     private static TestStore store;
 
@@ -38,7 +39,7 @@ class SeatWordsTest {
 
     @Test
     void theLastWordOnAPoolHolds() {
-        SeatWord second = new SeatWord("autumn-2031", "P1", new Count(11, 0, 0), NOW.plusSeconds(5));
+        SeatWord second = new SeatWord(new TermCode("autumn-2031"), "P1", new Count(11, 0, 0), NOW.plusSeconds(5));
         store.seatWords().put(List.of(FIRST, OTHER));
         store.seatWords().put(List.of(second));
 
@@ -72,7 +73,7 @@ class SeatWordsTest {
         var putting = Executors.newFixedThreadPool(4);
         try {
             for (int i = 0; i < 200; i++) {
-                SeatWord word = new SeatWord("autumn-2031", "Q" + i, new Count(i, 0, 0), NOW);
+                SeatWord word = new SeatWord(new TermCode("autumn-2031"), "Q" + i, new Count(i, 0, 0), NOW);
                 putting.execute(() -> store.seatWords().put(List.of(word)));
             }
             putting.shutdown();

@@ -2,6 +2,7 @@ package ample.ledger.store;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ample.ledger.core.schedule.SeasonCode;
 import ample.ledger.store.Shares.Share;
 import java.time.Duration;
 import java.time.Instant;
@@ -29,8 +30,8 @@ class SharesTest {
     @Test
     void aShareShowsThePlanUntilItsOwnerWithdrawsIt() {
         shares.share(share("token", "guest:1", false), NOW);
-        shares.showChanged("guest:1", "autumn-2031", "1", "{\"a\": 2, \"notes\": 1}", "{\"a\": 2}");
-        shares.showChanged("guest:2", "autumn-2031", "1", "{\"a\": 3}", "{\"a\": 3}");
+        shares.showChanged("guest:1", new SeasonCode("autumn-2031"), "1", "{\"a\": 2, \"notes\": 1}", "{\"a\": 2}");
+        shares.showChanged("guest:2", new SeasonCode("autumn-2031"), "1", "{\"a\": 3}", "{\"a\": 3}");
         shares.withdraw("guest:2", "token");
         assertThat(shares.find("token")).map(Share::content).hasValue("{\"a\": 2}");
 
@@ -49,7 +50,7 @@ class SharesTest {
     void notesAreShownOnlyWhereTheirOwnerSaysSo() {
         shares.share(share("with", "guest:2", true), NOW);
         shares.share(share("without", "guest:2", false), NOW);
-        shares.showChanged("guest:2", "autumn-2031", "1", "{\"notes\": \"Mine\"}", "{\"notes\": \"\"}");
+        shares.showChanged("guest:2", new SeasonCode("autumn-2031"), "1", "{\"notes\": \"Mine\"}", "{\"notes\": \"\"}");
 
         assertThat(shares.find("with")).map(Share::content).hasValue("{\"notes\": \"Mine\"}");
         assertThat(shares.find("without")).map(Share::content).hasValue("{\"notes\": \"\"}");
@@ -65,6 +66,6 @@ class SharesTest {
     }
 
     private static Share share(String token, String owner, boolean withNotes) {
-        return new Share(token, owner, "reading", "autumn-2031", "1", withNotes, "{\"a\": 1}");
+        return new Share(token, owner, "reading", new SeasonCode("autumn-2031"), "1", withNotes, "{\"a\": 1}");
     }
 }

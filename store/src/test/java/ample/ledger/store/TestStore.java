@@ -46,6 +46,7 @@ final class TestStore {
         factory.setDataSource(dataSource);
         var configuration = new Configuration();
         configuration.setArgNameBasedConstructorAutoMapping(true);
+        factory.setTypeHandlers(StoreConfiguration.codes());
         factory.setConfiguration(configuration);
         factory.setMapperLocations(new ClassPathResource("ample/ledger/store/EditionMapper.xml"));
         SqlSessionFactory sessions = factory.getObject();

@@ -26,5 +26,5 @@ public record LedgerSettings(
         @DefaultValue("") String demo,
         @Nullable Instant clock,
         @Nullable Duration registrations,
-        @DefaultValue("400ms") Duration patience,
+        @DefaultValue("250ms") Duration patience,
         @DefaultValue("") String live) {}

@@ -9,6 +9,7 @@ import ample.ledger.core.registrar.SeatWord;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.SeatPool;
 import ample.ledger.core.schedule.Section;
+import ample.ledger.core.schedule.TermCode;
 import ample.ledger.web.InChromium.Tabs;
 import ample.ledger.web.RunningLedger.Ledger;
 import com.microsoft.playwright.Browser;
@@ -161,7 +162,10 @@ class SystemInTheBrowserTest {
 
         ledger.seats()
                 .put(List.of(new SeatWord(
-                        "autumn-2031", section.pool().code(), new SeatPool.Count(capacity - 2, 0, 0), NOW)));
+                        new TermCode("autumn-2031"),
+                        section.pool().code(),
+                        new SeatPool.Count(capacity - 2, 0, 0),
+                        NOW)));
 
         assertThat(seats).hasText("2");
         page.reload();
@@ -180,7 +184,10 @@ class SystemInTheBrowserTest {
         assertThat(page.locator("#live-lost")).isVisible();
         ledger.seats()
                 .put(List.of(new SeatWord(
-                        "autumn-2031", section.pool().code(), new SeatPool.Count(capacity - 3, 0, 0), NOW)));
+                        new TermCode("autumn-2031"),
+                        section.pool().code(),
+                        new SeatPool.Count(capacity - 3, 0, 0),
+                        NOW)));
         page.unrouteAll();
         assertThat(page.locator("#live-lost")).isHidden();
         assertThat(page.locator("#e40101 .c-seats b")).hasText("3");

@@ -6,6 +6,7 @@ import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.core.registrar.SeatWord;
 import ample.ledger.core.schedule.SeatPool;
 import ample.ledger.core.schedule.Section;
+import ample.ledger.core.schedule.TermCode;
 import ample.ledger.store.SeatWords;
 import ample.ledger.store.TestDatabase;
 import ample.ledger.web.LedgerInstance.Visitor;
@@ -126,7 +127,7 @@ class TwoInstancesTest {
 
     private static SeatWord word(Section section) {
         return new SeatWord(
-                "autumn-2031",
+                new TermCode("autumn-2031"),
                 section.pool().code(),
                 new SeatPool.Count(1, 0, 0),
                 Instant.parse("2031-06-17T10:00:00Z"));

@@ -1,5 +1,6 @@
 package ample.ledger.core.edition;
 
+import ample.ledger.core.schedule.TermCode;
 import java.time.Instant;
 
 /**
@@ -16,7 +17,7 @@ import java.time.Instant;
 public record Edition(
         long id,
         String institution,
-        String term,
+        TermCode term,
         int number,
         Instant postedAt,
         String note,

@@ -99,7 +99,7 @@ public final class CalendarFile {
         line("BEGIN:VEVENT");
         line("UID:%s-%s-%d@%s"
                 .formatted(
-                        attendance.term().code(),
+                        attendance.term().code().text(),
                         section.entry(),
                         number,
                         attendance.schedule().institution().code()));

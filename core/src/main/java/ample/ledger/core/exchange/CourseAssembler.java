@@ -11,6 +11,7 @@ import ample.ledger.core.schedule.CourseRules;
 import ample.ledger.core.schedule.CreditShare;
 import ample.ledger.core.schedule.Equivalent;
 import ample.ledger.core.schedule.PostedPrerequisite;
+import ample.ledger.core.schedule.TermCode;
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.Map;
@@ -77,7 +78,7 @@ final class CourseAssembler {
 
     private List<CreditShare> shares(CourseCode code, BigDecimal credits) {
         List<CreditShare> found = of(shares, code).stream()
-                .map(row -> new CreditShare(row.text("term"), row.number("credits")))
+                .map(row -> new CreditShare(new TermCode(row.text("term")), row.number("credits")))
                 .toList();
         BigDecimal sum = found.stream().map(CreditShare::credits).reduce(BigDecimal.ZERO, BigDecimal::add);
         if (!found.isEmpty() && rows.complete("credit_shares") && sum.compareTo(credits) != 0) {

@@ -13,6 +13,8 @@ import ample.ledger.core.plan.PlanBook;
 import ample.ledger.core.plan.Standing;
 import ample.ledger.core.schedule.Coded;
 import ample.ledger.core.schedule.EntryNumber;
+import ample.ledger.core.schedule.SeasonCode;
+import ample.ledger.core.schedule.TermCode;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalTime;
@@ -137,13 +139,13 @@ public final class PlanJson {
         ArrayNode plans = json.putArray("plans");
         book.plans().forEach(plan -> kept(plan, plans.addObject()));
         ObjectNode looked = json.putObject("looked");
-        book.looked().forEach(looked::put);
+        book.looked().forEach((season, id) -> looked.put(season.text(), id));
         ArrayNode past = json.putArray("past");
         for (PlanBook.Change change : book.past()) {
             ObjectNode some = past.addObject();
             some.put("words", change.words());
             some.put("id", change.id());
-            some.put("season", change.season());
+            some.put("season", change.season().text());
             change.before().ifPresent(plan -> kept(plan, some.putObject("before")));
             change.wasCurrent().ifPresent(id -> some.put("wasCurrent", id));
         }
@@ -163,16 +165,17 @@ public final class PlanJson {
         for (JsonNode plan : json.path("plans")) {
             reading.plan(plan, plan.path("id").asString("1"), "").ifPresent(plans::add);
         }
-        Map<String, String> looked = new TreeMap<>();
+        Map<SeasonCode, String> looked = new TreeMap<>();
         json.path("looked")
                 .properties()
-                .forEach(one -> looked.put(one.getKey(), one.getValue().asString("")));
+                .forEach(one ->
+                        looked.put(new SeasonCode(one.getKey()), one.getValue().asString("")));
         List<PlanBook.Change> past = new ArrayList<>();
         for (JsonNode change : json.path("past")) {
             past.add(new PlanBook.Change(
                     change.path("words").asString(""),
                     change.path("id").asString(""),
-                    change.path("season").asString(""),
+                    new SeasonCode(change.path("season").asString("")),
                     change.has("before")
                             ? reading.plan(
                                     change.path("before"), change.path("id").asString(""), "")
@@ -191,11 +194,11 @@ public final class PlanJson {
 
     private static void plan(Plan plan, ObjectNode json) {
         json.put("name", plan.name());
-        json.put("season", plan.season());
+        json.put("season", plan.season().text());
         ArrayNode sections = json.putArray("sections");
         for (Pick pick : plan.picks()) {
             ObjectNode section = sections.addObject();
-            section.put("term", pick.term());
+            section.put("term", pick.term().text());
             section.put("entry", pick.entry().digits());
             section.put("standing", pick.standing().code());
         }
@@ -245,7 +248,7 @@ public final class PlanJson {
                 ? Optional.empty()
                 : Optional.of(new Plan(
                                 id,
-                                season,
+                                new SeasonCode(season),
                                 name,
                                 List.of(),
                                 busy,
@@ -281,7 +284,7 @@ public final class PlanJson {
             fault(where + ".term", "It is the code of a term, as in autumn-2031.");
         }
         return entry.isPresent() && standing.isPresent() && !term.isBlank()
-                ? Optional.of(new Pick(term, entry.get(), standing.get()))
+                ? Optional.of(new Pick(new TermCode(term), entry.get(), standing.get()))
                 : Optional.empty();
     }
 

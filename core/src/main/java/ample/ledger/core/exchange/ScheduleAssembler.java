@@ -6,6 +6,7 @@ import ample.ledger.core.calendar.TermCalendar;
 import ample.ledger.core.code.CodeKey;
 import ample.ledger.core.schedule.BindingRule;
 import ample.ledger.core.schedule.Campus;
+import ample.ledger.core.schedule.CampusCode;
 import ample.ledger.core.schedule.CodeForm;
 import ample.ledger.core.schedule.Coded;
 import ample.ledger.core.schedule.Course;
@@ -20,10 +21,12 @@ import ample.ledger.core.schedule.Programme;
 import ample.ledger.core.schedule.Requirement;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Season;
+import ample.ledger.core.schedule.SeasonCode;
 import ample.ledger.core.schedule.Section;
 import ample.ledger.core.schedule.Span;
 import ample.ledger.core.schedule.Subject;
 import ample.ledger.core.schedule.Term;
+import ample.ledger.core.schedule.TermCode;
 import java.math.BigDecimal;
 import java.time.DateTimeException;
 import java.time.LocalDate;
@@ -141,9 +144,9 @@ final class ScheduleAssembler {
                 day -> new TermCalendar.ExceptionalDay(
                         day.date("date"), day.optionalText("follows").flatMap(Days::parseDay), day.text("label")));
         return new Term(
-                row.text("term"),
+                new TermCode(row.text("term")),
                 row.text("name"),
-                new Season(row.text("season"), row.text("season_name")),
+                new Season(new SeasonCode(row.text("season")), row.text("season_name")),
                 dates(row),
                 new TermCalendar(exceptions));
     }
@@ -153,7 +156,7 @@ final class ScheduleAssembler {
     }
 
     private static Campus campus(BundleTable.Row row) {
-        return new Campus(row.text("campus"), row.text("name"), row.yes("remote"));
+        return new Campus(new CampusCode(row.text("campus")), row.text("name"), row.yes("remote"));
     }
 
     private static Programme programme(BundleTable.Row row) {
@@ -206,7 +209,11 @@ final class ScheduleAssembler {
         if (row.text("from_campus").equals(row.text("to_campus"))) {
             throw new Unfit("to_campus", "It must be another campus than the first.");
         }
-        return new Journey(row.text("from_campus"), row.text("to_campus"), row.integer("minutes"), row.text("means"));
+        return new Journey(
+                new CampusCode(row.text("from_campus")),
+                new CampusCode(row.text("to_campus")),
+                row.integer("minutes"),
+                row.text("means"));
     }
 
     private CodeKey codeKey() {

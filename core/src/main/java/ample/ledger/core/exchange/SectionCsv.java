@@ -87,7 +87,7 @@ public final class SectionCsv {
                         .map(companion ->
                                 companion.boundTo().map(Object::toString).orElse("any"))
                         .orElse(""),
-                list.schedule().term().code(),
+                list.schedule().term().code().text(),
                 String.valueOf(list.edition()));
     }
 

@@ -31,7 +31,7 @@ public final class SectionJson {
             json.writeNumberProperty("version", SectionList.VERSION);
             json.writeStringProperty(
                     "institution", list.schedule().institution().name());
-            json.writeStringProperty("term", list.schedule().term().code());
+            json.writeStringProperty("term", list.schedule().term().code().text());
             json.writeStringProperty("termName", list.schedule().term().name());
             json.writeNumberProperty("edition", list.edition());
             json.writeStringProperty("postedAt", list.postedAt().toString());
@@ -56,7 +56,7 @@ public final class SectionJson {
         json.writeNumberProperty("credits", section.course().credits());
         json.writeNumberProperty("level", section.course().level());
         json.writeStringProperty("kind", section.kind().code());
-        json.writeStringProperty("campus", section.campus().code());
+        json.writeStringProperty("campus", section.campus().code().text());
         json.writeStringProperty("delivery", section.delivery().code());
         json.writeStringProperty("language", section.language().toLanguageTag());
         json.writeBooleanProperty("freeMaterials", section.freeMaterials());

@@ -10,6 +10,7 @@ import ample.ledger.core.schedule.CreditShare;
 import ample.ledger.core.schedule.LoadRule;
 import ample.ledger.core.schedule.Meeting;
 import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.schedule.TermCode;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.DayOfWeek;
@@ -159,7 +160,7 @@ public record Load(
     /** What the course gives in the term; empty where it is not held in it. */
     private static Optional<Line> line(Attendance attendance, Schedule schedule, PlannedWeek week) {
         boolean waited = week.waitedFor().contains(attendance);
-        String term = schedule.term().code();
+        TermCode term = schedule.term().code();
         List<CreditShare> shares = attendance.section().course().shares();
         Optional<BigDecimal> share = shares.stream()
                 .filter(some -> some.term().equals(term))

@@ -3,6 +3,7 @@ package ample.ledger.core.plan;
 import ample.ledger.core.requirement.Grade;
 import ample.ledger.core.requirement.StudentRecord;
 import ample.ledger.core.schedule.Campus;
+import ample.ledger.core.schedule.CampusCode;
 import ample.ledger.core.schedule.Corequisite;
 import ample.ledger.core.schedule.Term;
 import java.time.LocalDate;
@@ -29,11 +30,11 @@ public final class Obstacles {
     /**
      * Whose plan it is, as far as it matters.
      *
-     * @param home the code of the home campus; empty for none
+     * @param home the home campus; empty for none
      * @param calendar the term whose calendar is the student's own
      * @param record empty where nothing is known
      */
-    public record Student(String home, Term calendar, Optional<StudentRecord> record) {}
+    public record Student(Optional<CampusCode> home, Term calendar, Optional<StudentRecord> record) {}
 
     /** Those that stop the plan first, then what is only to be known; each once. */
     public static List<Obstacle> of(PlannedWeek week, Student student) {
@@ -219,9 +220,9 @@ public final class Obstacles {
     }
 
     /** The home campus, where the institution of the section has it. */
-    private static Optional<Campus> home(Attendance attendance, String home) {
+    private static Optional<Campus> home(Attendance attendance, Optional<CampusCode> home) {
         return attendance.schedule().campuses().stream()
-                .filter(campus -> campus.code().equals(home))
+                .filter(campus -> home.filter(campus.code()::equals).isPresent())
                 .findFirst();
     }
 }

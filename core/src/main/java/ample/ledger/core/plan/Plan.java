@@ -1,6 +1,8 @@
 package ample.ledger.core.plan;
 
 import ample.ledger.core.schedule.EntryNumber;
+import ample.ledger.core.schedule.SeasonCode;
+import ample.ledger.core.schedule.TermCode;
 import ample.ledger.core.text.PlainText;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -19,7 +21,7 @@ import java.util.function.UnaryOperator;
  * @param picks in the order they were taken in
  * @param notes in the student's own words
  */
-public record Plan(String id, String season, String name, List<Pick> picks, List<BusyTime> busy, String notes) {
+public record Plan(String id, SeasonCode season, String name, List<Pick> picks, List<BusyTime> busy, String notes) {
 
     /** More sections than any week can hold. */
     public static final int MOST_PICKS = 60;
@@ -43,7 +45,7 @@ public record Plan(String id, String season, String name, List<Pick> picks, List
     }
 
     /** One with nothing in it. */
-    public static Plan empty(String id, String season, String name) {
+    public static Plan empty(String id, SeasonCode season, String name) {
         return new Plan(id, season, name, List.of(), List.of(), "");
     }
 
@@ -52,7 +54,7 @@ public record Plan(String id, String season, String name, List<Pick> picks, List
     }
 
     /** How a section stands in it; empty where it does not hold it. */
-    public Optional<Standing> standing(String term, EntryNumber entry) {
+    public Optional<Standing> standing(TermCode term, EntryNumber entry) {
         return picks.stream()
                 .filter(pick -> pick.names(term, entry))
                 .map(Pick::standing)

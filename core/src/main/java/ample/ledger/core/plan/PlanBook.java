@@ -1,5 +1,6 @@
 package ample.ledger.core.plan;
 
+import ample.ledger.core.schedule.SeasonCode;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -15,7 +16,7 @@ import java.util.function.UnaryOperator;
  * @param looked by season the id of the plan that is looked at and added to
  * @param past the latest last, at most {@link #MOST_PAST}
  */
-public record PlanBook(long version, List<Plan> plans, Map<String, String> looked, List<Change> past) {
+public record PlanBook(long version, List<Plan> plans, Map<SeasonCode, String> looked, List<Change> past) {
 
     /** Nothing was ever kept. */
     public static final PlanBook EMPTY = new PlanBook(0, List.of(), Map.of(), List.of());
@@ -37,7 +38,8 @@ public record PlanBook(long version, List<Plan> plans, Map<String, String> looke
      * @param before the plan as it was; empty where it was begun
      * @param wasCurrent the id of the plan of that season that was looked at; empty for none
      */
-    public record Change(String words, String id, String season, Optional<Plan> before, Optional<String> wasCurrent) {}
+    public record Change(
+            String words, String id, SeasonCode season, Optional<Plan> before, Optional<String> wasCurrent) {}
 
     public PlanBook {
         plans = List.copyOf(plans);
@@ -46,7 +48,7 @@ public record PlanBook(long version, List<Plan> plans, Map<String, String> looke
     }
 
     /** The plan of the season that is looked at: an empty one where none was begun. */
-    public Plan current(String season) {
+    public Plan current(SeasonCode season) {
         return ofSeason(season).stream()
                 .filter(plan -> plan.id().equals(looked.get(season)))
                 .findFirst()
@@ -59,24 +61,24 @@ public record PlanBook(long version, List<Plan> plans, Map<String, String> looke
         return plans.stream().map(Plan::season).distinct().map(this::current).toList();
     }
 
-    public List<Plan> ofSeason(String season) {
+    public List<Plan> ofSeason(SeasonCode season) {
         return plans.stream().filter(plan -> plan.season().equals(season)).toList();
     }
 
     /** With what {@code change} makes of the current plan of the season; unchanged where it changes nothing. */
-    public PlanBook changing(String season, String words, UnaryOperator<Plan> change) {
+    public PlanBook changing(SeasonCode season, String words, UnaryOperator<Plan> change) {
         Plan before = current(season);
         Plan after = change.apply(before);
         return after.equals(before) ? this : putting(words, after);
     }
 
     /** With one more plan of the season, which is looked at from now on; the same book when there are enough. */
-    public PlanBook beginning(String season, String name) {
+    public PlanBook beginning(SeasonCode season, String name) {
         return begun(Plan.empty(nextId(season), season, name));
     }
 
     /** With a copy of the current plan, which is looked at from now on; the same book when there are enough. */
-    public PlanBook copying(String season, String name) {
+    public PlanBook copying(SeasonCode season, String name) {
         return begun(current(season).copy(nextId(season), name));
     }
 
@@ -101,7 +103,7 @@ public record PlanBook(long version, List<Plan> plans, Map<String, String> looke
     }
 
     /** Without one plan. */
-    public PlanBook dropping(String season, String id) {
+    public PlanBook dropping(SeasonCode season, String id) {
         int at = indexOf(season, id);
         if (at < 0) {
             return this;
@@ -120,11 +122,11 @@ public record PlanBook(long version, List<Plan> plans, Map<String, String> looke
     }
 
     /** With another plan of the season looked at. */
-    public PlanBook looking(String season, String id) {
+    public PlanBook looking(SeasonCode season, String id) {
         if (indexOf(season, id) < 0) {
             return this;
         }
-        Map<String, String> after = new HashMap<>(looked);
+        Map<SeasonCode, String> after = new HashMap<>(looked);
         after.put(season, id);
         return new PlanBook(version + 1, plans, after, past);
     }
@@ -193,15 +195,15 @@ public record PlanBook(long version, List<Plan> plans, Map<String, String> looke
         return name;
     }
 
-    private PlanBook next(List<Plan> after, String season, Optional<String> nowLooked, Change change) {
-        Map<String, String> lookedAfter = new HashMap<>(looked);
+    private PlanBook next(List<Plan> after, SeasonCode season, Optional<String> nowLooked, Change change) {
+        Map<SeasonCode, String> lookedAfter = new HashMap<>(looked);
         nowLooked.ifPresentOrElse(id -> lookedAfter.put(season, id), () -> lookedAfter.remove(season));
         List<Change> pastAfter = new ArrayList<>(past);
         pastAfter.add(change);
         return new PlanBook(version + 1, after, lookedAfter, pastAfter);
     }
 
-    private Change change(String words, String season, String id) {
+    private Change change(String words, SeasonCode season, String id) {
         int at = indexOf(season, id);
         return new Change(
                 words,
@@ -211,7 +213,7 @@ public record PlanBook(long version, List<Plan> plans, Map<String, String> looke
                 Optional.ofNullable(looked.get(season)));
     }
 
-    private String nextId(String season) {
+    private String nextId(SeasonCode season) {
         return String.valueOf(ofSeason(season).stream()
                         .mapToInt(plan -> Integer.parseInt(plan.id()))
                         .max()
@@ -219,7 +221,7 @@ public record PlanBook(long version, List<Plan> plans, Map<String, String> looke
                 + 1);
     }
 
-    private int indexOf(String season, String id) {
+    private int indexOf(SeasonCode season, String id) {
         for (int i = 0; i < plans.size(); i++) {
             if (plans.get(i).season().equals(season) && plans.get(i).id().equals(id)) {
                 return i;

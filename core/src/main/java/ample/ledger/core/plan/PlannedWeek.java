@@ -1,6 +1,7 @@
 package ample.ledger.core.plan;
 
 import ample.ledger.core.schedule.CourseCode;
+import ample.ledger.core.schedule.SeasonCode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -29,7 +30,7 @@ public record PlannedWeek(
         Map<String, Swap.Choices> choices) {
 
     /** What {@code book} holds for the season: its current plan, with what runs on from the other current ones. */
-    public static PlannedWeek of(PlanBook book, String season, PostedSchedules posted) {
+    public static PlannedWeek of(PlanBook book, SeasonCode season, PostedSchedules posted) {
         Plan plan = book.current(season);
         List<Attendance> goingOn = book.current().stream()
                 .filter(other -> !other.season().equals(season))

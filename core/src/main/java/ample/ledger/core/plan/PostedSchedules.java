@@ -6,7 +6,9 @@ import ample.ledger.core.schedule.CourseCode;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Journey;
 import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.schedule.SeasonCode;
 import ample.ledger.core.schedule.Section;
+import ample.ledger.core.schedule.TermCode;
 import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -24,7 +26,7 @@ import java.util.stream.Stream;
  */
 public final class PostedSchedules {
 
-    private final Map<String, Schedule> byTerm = new LinkedHashMap<>();
+    private final Map<TermCode, Schedule> byTerm = new LinkedHashMap<>();
     private final List<Journey> journeys;
     private final Map<Schedule, Map<EntryNumber, Attendance>> attendances = new ConcurrentHashMap<>();
     private final Map<Schedule, Map<CourseCode, List<List<Attendance>>>> sets = new ConcurrentHashMap<>();
@@ -38,12 +40,12 @@ public final class PostedSchedules {
                 .toList();
     }
 
-    public Optional<Schedule> schedule(String term) {
+    public Optional<Schedule> schedule(TermCode term) {
         return Optional.ofNullable(byTerm.get(term));
     }
 
     /** The schedules of the terms of a season. */
-    public List<Schedule> ofSeason(String season) {
+    public List<Schedule> ofSeason(SeasonCode season) {
         return byTerm.values().stream()
                 .filter(schedule -> schedule.term().season().code().equals(season))
                 .toList();
@@ -54,7 +56,7 @@ public final class PostedSchedules {
      *
      * @throws java.util.NoSuchElementException when none of its terms is posted
      */
-    public DateRange dates(String season) {
+    public DateRange dates(SeasonCode season) {
         List<DateRange> all = ofSeason(season).stream()
                 .map(schedule -> schedule.term().dates())
                 .toList();
@@ -81,7 +83,7 @@ public final class PostedSchedules {
         return new DateRange(LocalDate.of(years.get(0), 1, 1), LocalDate.of(years.get(years.size() - 1), 12, 31));
     }
 
-    public Optional<Attendance> find(String term, EntryNumber entry) {
+    public Optional<Attendance> find(TermCode term, EntryNumber entry) {
         return schedule(term)
                 .flatMap(schedule -> schedule.section(entry).map(section -> attendance(section, schedule)));
     }
@@ -106,7 +108,7 @@ public final class PostedSchedules {
     }
 
     /** The courses of the terms of a season that are written so, with whatever blanks and in whatever case. */
-    public List<Course> coursesWritten(String code, String season) {
+    public List<Course> coursesWritten(String code, SeasonCode season) {
         String wanted = squeezed(code);
         return ofSeason(season).stream()
                 .flatMap(schedule -> coursesByWriting(schedule).getOrDefault(wanted, List.of()).stream())

@@ -1,6 +1,7 @@
 package ample.ledger.core.registrar;
 
 import ample.ledger.core.schedule.SeatPool;
+import ample.ledger.core.schedule.TermCode;
 import java.time.Instant;
 
 /**
@@ -10,4 +11,4 @@ import java.time.Instant;
  * @param pool code of the pool in its schedule
  * @param at by the registrar's clock
  */
-public record SeatWord(String term, String pool, SeatPool.Count count, Instant at) {}
+public record SeatWord(TermCode term, String pool, SeatPool.Count count, Instant at) {}

@@ -6,4 +6,4 @@ package ample.ledger.core.schedule;
  * @param code names it in files and addresses: {@code upper-fell}
  * @param remote whether it stands for no campus at all
  */
-public record Campus(String code, String name, boolean remote) {}
+public record Campus(CampusCode code, String name, boolean remote) {}

@@ -8,4 +8,4 @@ import java.math.BigDecimal;
  * @param term code of the term, which may be one that another bundle states
  * @param credits in the institution's own unit; 0 or more
  */
-public record CreditShare(String term, BigDecimal credits) {}
+public record CreditShare(TermCode term, BigDecimal credits) {}

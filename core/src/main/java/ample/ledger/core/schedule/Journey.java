@@ -3,12 +3,12 @@ package ample.ledger.core.schedule;
 /**
  * How long it takes from one campus to another, either way.
  *
- * @param from code of a campus
- * @param to code of another, which may be another institution's
+ * @param from one campus
+ * @param to another, which may be another institution's
  * @param minutes from door to door; 1 or more
  * @param means how, in words: "shuttle"
  */
-public record Journey(String from, String to, int minutes, String means) {
+public record Journey(CampusCode from, CampusCode to, int minutes, String means) {
 
     public Journey {
         if (minutes < 1) {
@@ -18,7 +18,7 @@ public record Journey(String from, String to, int minutes, String means) {
     }
 
     /** Whether it joins these two campuses, in whichever order. */
-    public boolean joins(String one, String other) {
+    public boolean joins(CampusCode one, CampusCode other) {
         return from.equals(one) && to.equals(other) || from.equals(other) && to.equals(one);
     }
 }

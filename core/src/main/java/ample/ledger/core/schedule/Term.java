@@ -8,4 +8,4 @@ import ample.ledger.core.calendar.TermCalendar;
  *
  * @param code names it in files and addresses: {@code autumn-2031}; of all terms in one system, whoever posts them
  */
-public record Term(String code, String name, Season season, DateRange dates, TermCalendar calendar) {}
+public record Term(TermCode code, String name, Season season, DateRange dates, TermCalendar calendar) {}

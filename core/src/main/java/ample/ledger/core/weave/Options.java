@@ -8,6 +8,7 @@ import ample.ledger.core.plan.Spot;
 import ample.ledger.core.plan.Stay;
 import ample.ledger.core.plan.Together;
 import ample.ledger.core.schedule.Course;
+import ample.ledger.core.schedule.SeasonCode;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Collection;
@@ -49,7 +50,7 @@ final class Options {
         }
     }
 
-    Options(WeaveRequest request, String season, PostedSchedules posted) {
+    Options(WeaveRequest request, SeasonCode season, PostedSchedules posted) {
         this.request = request;
         this.posted = posted;
         this.demands = request.demands();
@@ -68,7 +69,7 @@ final class Options {
         }
     }
 
-    private Stream<List<Attendance>> setsOf(Course course, String season) {
+    private Stream<List<Attendance>> setsOf(Course course, SeasonCode season) {
         return posted.ofSeason(season).stream().flatMap(schedule -> posted.setsOf(course.code(), schedule).stream());
     }
 
@@ -152,7 +153,7 @@ final class Options {
     }
 
     private static String campus(Stay stay) {
-        return stay.spot().map(Spot::campus).map(campus -> campus.code()).orElse("");
+        return stay.spot().map(Spot::campus).map(campus -> campus.code().text()).orElse("");
     }
 
     private long own(List<Attendance> set, List<List<Attendance>> all) {

@@ -4,6 +4,7 @@ import ample.ledger.core.calendar.DateRange;
 import ample.ledger.core.calendar.Timing;
 import ample.ledger.core.plan.Attendance;
 import ample.ledger.core.plan.Spot;
+import ample.ledger.core.schedule.CampusCode;
 import ample.ledger.core.schedule.Meeting;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
@@ -33,7 +34,7 @@ final class TypicalWeeks {
     /** By the ranges that are held in it, how many weeks of term are like it. */
     private final Map<BitSet, Integer> weeks = new LinkedHashMap<>();
 
-    private final Map<String, Integer> campuses = new HashMap<>();
+    private final Map<CampusCode, Integer> campuses = new HashMap<>();
 
     /** @param season from its first day to its last: what goes on beyond is another season's */
     TypicalWeeks(Collection<Attendance> sections, DateRange season) {

@@ -3,6 +3,7 @@ package ample.ledger.core.weave;
 import ample.ledger.core.plan.Attendance;
 import ample.ledger.core.plan.PostedSchedules;
 import ample.ledger.core.schedule.CourseCode;
+import ample.ledger.core.schedule.SeasonCode;
 import java.time.DayOfWeek;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -29,7 +30,7 @@ public final class Weaver {
     private final Compatibility compatibility;
 
     /** @param season the code of the season whose sections are taken */
-    public Weaver(WeaveRequest request, String season, PostedSchedules posted) {
+    public Weaver(WeaveRequest request, SeasonCode season, PostedSchedules posted) {
         this(request, new Options(request, season, posted));
     }
 
@@ -70,14 +71,14 @@ public final class Weaver {
      * @param most how many of the best weeks are wanted
      * @param watch may stop it; then the best so far are given, and they are not proven
      */
-    public static Woven weave(WeaveRequest request, String season, PostedSchedules posted, int most, Watch watch) {
+    public static Woven weave(WeaveRequest request, SeasonCode season, PostedSchedules posted, int most, Watch watch) {
         Weaver weaver = new Weaver(request, season, posted);
         Best best = weaver.best(most, part(watch, 0, BEST_SHARE));
         return new Woven(weaver.count(part(watch, BEST_SHARE, 1 - BEST_SHARE)), best.weeks(), best.proven());
     }
 
     /** The same, not solved. */
-    public static WeaveModel model(WeaveRequest request, String season, PostedSchedules posted) {
+    public static WeaveModel model(WeaveRequest request, SeasonCode season, PostedSchedules posted) {
         Weaver weaver = new Weaver(request, season, posted);
         return new WeaveModel(
                 weaver.compatibility,
@@ -89,7 +90,7 @@ public final class Weaver {
     }
 
     /** Why there is no week, and what would give one. */
-    public static Impossibility whyNone(WeaveRequest request, String season, PostedSchedules posted) {
+    public static Impossibility whyNone(WeaveRequest request, SeasonCode season, PostedSchedules posted) {
         return Impossibility.of(
                 new Options(request, season, posted), request.wants().size());
     }

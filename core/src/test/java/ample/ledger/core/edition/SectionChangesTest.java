@@ -8,6 +8,7 @@ import ample.ledger.core.edition.SectionChange.What;
 import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.core.fixtures.SectionBuilder;
 import ample.ledger.core.schedule.Campus;
+import ample.ledger.core.schedule.CampusCode;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Schedule;
 import java.util.List;
@@ -37,7 +38,9 @@ class SectionChangesTest {
                 change(List.of(What.CANCELLED), SectionBuilder::cancelled),
                 change(List.of(What.RENAMED), section -> section.titled("Estuaries")),
                 change(List.of(What.MOVED), section -> section.meets("Fri", "14:00-15:00")),
-                change(List.of(What.PLACE), section -> section.at(new Campus("pans", "The Pans", false))),
+                change(
+                        List.of(What.PLACE),
+                        section -> section.at(new Campus(new CampusCode("pans"), "The Pans", false))),
                 change(
                         List.of(What.CANCELLED, What.PEOPLE),
                         section -> section.cancelled().taughtBy("Abara")));

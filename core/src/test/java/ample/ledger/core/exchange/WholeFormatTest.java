@@ -8,6 +8,7 @@ import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.core.schedule.BindingRule;
 import ample.ledger.core.schedule.BindingRule.Purpose;
 import ample.ledger.core.schedule.BindingRule.Reckoning;
+import ample.ledger.core.schedule.CampusCode;
 import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.CourseCode;
 import ample.ledger.core.schedule.CreditShare;
@@ -25,10 +26,12 @@ import ample.ledger.core.schedule.Programme;
 import ample.ledger.core.schedule.Restriction;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Season;
+import ample.ledger.core.schedule.SeasonCode;
 import ample.ledger.core.schedule.SeatPool;
 import ample.ledger.core.schedule.Section;
 import ample.ledger.core.schedule.StudentGroup;
 import ample.ledger.core.schedule.StudentGroup.About;
+import ample.ledger.core.schedule.TermCode;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.List;
@@ -48,7 +51,7 @@ class WholeFormatTest {
     void termsOfTwoInstitutionsShareASeasonAndNothingElse() {
         assertThat(KERNEL.term().season())
                 .isEqualTo(SALTERN.term().season())
-                .isEqualTo(new Season("autumn-2031", "Autumn 2031"));
+                .isEqualTo(new Season(new SeasonCode("autumn-2031"), "Autumn 2031"));
         assertThat(SALTERN.term().code()).isNotEqualTo(KERNEL.term().code());
         assertThat(SALTERN.term().dates().first()).isEqualTo(LocalDate.of(2031, 9, 29));
         assertThat(SALTERN.term().calendar().exceptions())
@@ -78,8 +81,8 @@ class WholeFormatTest {
     void creditsOfACourseOverTwoTermsAreShared() {
         assertThat(course("GLAC", "240d").shares())
                 .containsExactly(
-                        new CreditShare("autumn-2031", new BigDecimal("4")),
-                        new CreditShare("spring-2032", new BigDecimal("4")));
+                        new CreditShare(new TermCode("autumn-2031"), new BigDecimal("4")),
+                        new CreditShare(new TermCode("spring-2032"), new BigDecimal("4")));
         assertThat(course("TIDE", "110").shares()).isEmpty();
     }
 
@@ -149,7 +152,7 @@ class WholeFormatTest {
                                 BigDecimal.valueOf(18),
                                 Optional.of("More than 18 credits need an adviser's signature.")));
         assertThat(KERNEL.lists().journeys())
-                .contains(new Journey("tidewall", "upper-fell", 55, "shuttle"))
+                .contains(new Journey(new CampusCode("tidewall"), new CampusCode("upper-fell"), 55, "shuttle"))
                 .allMatch(journey -> journey.joins(journey.to(), journey.from()));
     }
 

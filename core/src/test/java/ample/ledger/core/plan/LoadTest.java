@@ -13,7 +13,9 @@ import ample.ledger.core.calendar.TimeRange;
 import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.core.fixtures.SectionBuilder;
 import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.schedule.SeasonCode;
 import ample.ledger.core.schedule.Section;
+import ample.ledger.core.schedule.TermCode;
 import java.math.BigDecimal;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
@@ -126,9 +128,9 @@ class LoadTest {
     }
 
     private static BigDecimal studyOfFirstWeek(Schedule schedule) {
-        Plan plan = Plan.empty("1", "autumn-2031", "Plan")
-                .adding(List.of(
-                        new Pick("autumn-2031", schedule.sections().get(0).entry(), Standing.TAKEN)));
+        Plan plan = Plan.empty("1", new SeasonCode("autumn-2031"), "Plan")
+                .adding(List.of(new Pick(
+                        new TermCode("autumn-2031"), schedule.sections().get(0).entry(), Standing.TAKEN)));
         return Load.of(PlannedWeek.of(plan, List.of(), new PostedSchedules(List.of(schedule))))
                 .weeks()
                 .get(0)
@@ -150,9 +152,9 @@ class LoadTest {
                 .meets("Mon", "17:00-18:50")
                 .build();
         Schedule schedule = Schedules.of(morning, noon, evening);
-        Plan plan = Plan.empty("1", "autumn-2031", "Plan")
+        Plan plan = Plan.empty("1", new SeasonCode("autumn-2031"), "Plan")
                 .adding(schedule.sections().stream()
-                        .map(section -> new Pick("autumn-2031", section.entry(), Standing.TAKEN))
+                        .map(section -> new Pick(new TermCode("autumn-2031"), section.entry(), Standing.TAKEN))
                         .toList());
 
         Load load = Load.of(PlannedWeek.of(plan, List.of(), new PostedSchedules(List.of(schedule))));

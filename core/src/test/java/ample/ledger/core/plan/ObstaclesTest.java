@@ -18,9 +18,11 @@ import ample.ledger.core.reading.SeatAccount;
 import ample.ledger.core.requirement.Grade;
 import ample.ledger.core.requirement.StudentRecord;
 import ample.ledger.core.schedule.Building;
+import ample.ledger.core.schedule.CampusCode;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
 import ample.ledger.core.schedule.Term;
+import ample.ledger.core.schedule.TermCode;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.List;
@@ -177,7 +179,8 @@ class ObstaclesTest {
                 Set.of(),
                 Map.of());
         return Obstacles.of(
-                week("TIDE 214 T1", "TIDE 214 T1-a"), new Obstacles.Student("", KERNEL.term(), Optional.of(record)));
+                week("TIDE 214 T1", "TIDE 214 T1-a"),
+                new Obstacles.Student(Optional.empty(), KERNEL.term(), Optional.of(record)));
     }
 
     /** An exam at the time of a class of its own course is the teachers' to see to; of another it clashes. */
@@ -225,7 +228,7 @@ class ObstaclesTest {
         };
         Schedule schedule = Schedules.of(three);
         PostedSchedules posted = new PostedSchedules(List.of(schedule));
-        Obstacles.Student student = new Obstacles.Student("", schedule.term(), Optional.empty());
+        Obstacles.Student student = new Obstacles.Student(Optional.empty(), schedule.term(), Optional.empty());
 
         List<Obstacle> two = Obstacles.of(week(posted, three[0], three[1]), student);
         List<Obstacle> all = Obstacles.of(week(posted, three), student);
@@ -233,7 +236,9 @@ class ObstaclesTest {
         assertThat(two).singleElement().isInstanceOf(Obstacle.ManyExams.class).matches(obstacle -> !obstacle.stops());
         assertThat(all).singleElement().isInstanceOf(Obstacle.ManyExams.class).matches(Obstacle::stops);
         assertThat(Obstacles.of(
-                        week("NUMB 112 F1"), new Obstacles.Student("tidewall", KERNEL.term(), Optional.empty())))
+                        week("NUMB 112 F1"),
+                        new Obstacles.Student(
+                                Optional.of(new CampusCode("tidewall")), KERNEL.term(), Optional.empty())))
                 .singleElement()
                 .isInstanceOfSatisfying(
                         Obstacle.OtherCampus.class,
@@ -251,7 +256,7 @@ class ObstaclesTest {
                 new PostedSchedules(List.of(schedule)),
                 schedule.sections().get(0),
                 schedule.sections().get(2));
-        Obstacle many = Obstacles.of(week, new Obstacles.Student("", schedule.term(), Optional.empty()))
+        Obstacle many = Obstacles.of(week, new Obstacles.Student(Optional.empty(), schedule.term(), Optional.empty()))
                 .get(0);
 
         assertThat(Obstacles.remedies(many, week))
@@ -259,7 +264,8 @@ class ObstaclesTest {
                 .satisfies(swap -> assertThat(swap.in())
                         .extracting(one -> one.section().entry().digits())
                         .containsExactly("41002"));
-        Obstacles.Student harbour = new Obstacles.Student("tidewall", KERNEL.term(), Optional.empty());
+        Obstacles.Student harbour =
+                new Obstacles.Student(Optional.of(new CampusCode("tidewall")), KERNEL.term(), Optional.empty());
         assertThat(Obstacles.remedies(Obstacles.of(week("NUMB 112 F1"), harbour).get(0), week("NUMB 112 F1")))
                 .extracting(swap -> swap.in().get(0).toString())
                 .containsExactlyInAnyOrder("NUMB 112 T1", "NUMB 112 T2");
@@ -269,19 +275,21 @@ class ObstaclesTest {
     @Test
     void anotherCalendarIsToldAndStopsNothing() {
         Term elsewhere = new Term(
-                "autumn-quarter-2031",
+                new TermCode("autumn-quarter-2031"),
                 "Autumn quarter 2031",
                 KERNEL.term().season(),
                 KERNEL.term().dates(),
                 KERNEL.term().calendar());
         List<Obstacle> found =
-                Obstacles.of(week("NUMB 112 T1"), new Obstacles.Student("", elsewhere, Optional.empty()));
+                Obstacles.of(week("NUMB 112 T1"), new Obstacles.Student(Optional.empty(), elsewhere, Optional.empty()));
 
         assertThat(found)
                 .containsExactly(new Obstacle.OtherCalendar(attendance("NUMB 112 T1"), elsewhere))
                 .noneMatch(Obstacle::stops);
         assertThat(Obstacles.of(
-                        week("NUMB 112 F1"), new Obstacles.Student("tidewall", KERNEL.term(), Optional.empty())))
+                        week("NUMB 112 F1"),
+                        new Obstacles.Student(
+                                Optional.of(new CampusCode("tidewall")), KERNEL.term(), Optional.empty())))
                 .isNotEmpty()
                 .noneMatch(Obstacle::stops);
     }

@@ -2,11 +2,13 @@ package ample.ledger.core.plan;
 
 import static ample.ledger.core.plan.PlansOfTheKernel.KERNEL;
 import static ample.ledger.core.plan.PlansOfTheKernel.SEASON;
+import static ample.ledger.core.plan.PlansOfTheKernel.TERM;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ample.ledger.core.calendar.TimeRange;
 import ample.ledger.core.calendar.Timing;
 import ample.ledger.core.exchange.PlanJson;
+import ample.ledger.core.schedule.SeasonCode;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.function.UnaryOperator;
@@ -66,7 +68,7 @@ class PlanBookLawsTest {
     void plansHaveIdsOfTheirOwnAndTheOneLookedAtIsThere(@ForAll("acts") List<Act> acts) {
         PlanBook book = after(acts);
 
-        for (String season : List.of(SEASON, "spring-2032")) {
+        for (SeasonCode season : List.of(SEASON, new SeasonCode("spring-2032"))) {
             assertThat(book.ofSeason(season))
                     .hasSizeLessThanOrEqualTo(PlanBook.MOST_PLANS)
                     .extracting(Plan::id)
@@ -76,7 +78,7 @@ class PlanBookLawsTest {
             }
         }
         assertThat(book.current())
-                .containsExactlyInAnyOrderElementsOf(Stream.of(SEASON, "spring-2032")
+                .containsExactlyInAnyOrderElementsOf(Stream.of(SEASON, new SeasonCode("spring-2032"))
                         .filter(season -> !book.ofSeason(season).isEmpty())
                         .map(book::current)
                         .toList());
@@ -138,7 +140,7 @@ class PlanBookLawsTest {
 
     @Provide
     Arbitrary<Act> act() {
-        Arbitrary<String> seasons = Arbitraries.of(SEASON, SEASON, "spring-2032");
+        Arbitrary<SeasonCode> seasons = Arbitraries.of(SEASON, SEASON, new SeasonCode("spring-2032"));
         Arbitrary<Integer> numbers = Arbitraries.integers().between(1, 4);
         return Arbitraries.oneOf(
                 Combinators.combine(seasons, picks()).as(PlanBookLawsTest::taking),
@@ -156,21 +158,21 @@ class PlanBookLawsTest {
 
     private static Arbitrary<Pick> picks() {
         return Combinators.combine(Arbitraries.of(KERNEL.sections()), Arbitraries.of(Standing.class))
-                .as((section, standing) -> new Pick(SEASON, section.entry(), standing));
+                .as((section, standing) -> new Pick(TERM, section.entry(), standing));
     }
 
-    private static Act taking(String season, Pick pick) {
+    private static Act taking(SeasonCode season, Pick pick) {
         return new Act(
                 "take " + pick.entry() + " in " + season,
                 book -> book.changing(season, "taken in", plan -> plan.adding(List.of(pick))));
     }
 
-    private static Act noting(String season, int number) {
+    private static Act noting(SeasonCode season, int number) {
         return new Act(
                 "note in " + season, book -> book.changing(season, "noted", plan -> plan.noted("notes " + number)));
     }
 
-    private static Act busy(String season, int number) {
+    private static Act busy(SeasonCode season, int number) {
         BusyTime time = new BusyTime(
                 "shift " + number,
                 new Timing.Once(LocalDate.of(2031, 10, number), TimeRange.of("9:00", "1" + number + ":00")));

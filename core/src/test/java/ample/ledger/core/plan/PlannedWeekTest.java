@@ -8,6 +8,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ample.ledger.core.exchange.ScheduleBundle;
 import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.schedule.SeasonCode;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -18,7 +19,7 @@ class PlannedWeekTest {
     private static final Schedule SPRING = ScheduleBundle.read(
                     Schedules.repository().resolve("demo/bundles/spring-2032"))
             .schedule();
-    private static final String NEXT = SPRING.term().season().code();
+    private static final SeasonCode NEXT = SPRING.term().season().code();
     private static final PostedSchedules POSTED = new PostedSchedules(List.of(KERNEL, SPRING));
 
     private static final Pick OF_BOTH_TERMS = pick("GLAC 240d F3e", Standing.TAKEN);
@@ -64,7 +65,7 @@ class PlannedWeekTest {
         PlannedWeek spring = PlannedWeek.of(book, NEXT, POSTED);
         Attendance goesOn = spring.goingOn().get(0);
 
-        assertThat(Obstacles.of(spring, new Obstacles.Student("", SPRING.term(), Optional.empty())))
+        assertThat(Obstacles.of(spring, new Obstacles.Student(Optional.empty(), SPRING.term(), Optional.empty())))
                 .noneMatch(Obstacle.OtherCalendar.class::isInstance);
         assertThat(Swap.of(goesOn, spring)).as("it cannot be changed any more").isEmpty();
     }
@@ -95,6 +96,7 @@ class PlannedWeekTest {
                 .satisfies(course -> assertThat(course.title()).isEqualTo("Estuary Hydraulics"));
         assertThat(POSTED.coursesWritten(" TIDE 2 14 ", SEASON)).hasSize(1);
         assertThat(POSTED.coursesWritten("TIDE 21", SEASON)).isEmpty();
-        assertThat(POSTED.coursesWritten("TIDE 214", "summer-2099")).isEmpty();
+        assertThat(POSTED.coursesWritten("TIDE 214", new SeasonCode("summer-2099")))
+                .isEmpty();
     }
 }

@@ -5,7 +5,9 @@ import ample.ledger.core.fixtures.SectionBuilder;
 import ample.ledger.core.schedule.CourseCode;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.schedule.SeasonCode;
 import ample.ledger.core.schedule.Section;
+import ample.ledger.core.schedule.TermCode;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
@@ -15,9 +17,11 @@ import java.util.Optional;
 public final class PlansOfTheKernel {
 
     public static final Schedule KERNEL = Schedules.kernelSchedule();
-    public static final String SEASON = "autumn-2031";
+    public static final TermCode TERM = new TermCode("autumn-2031");
+    public static final SeasonCode SEASON = new SeasonCode("autumn-2031");
     public static final PostedSchedules POSTED = new PostedSchedules(List.of(KERNEL));
-    public static final Obstacles.Student ANYBODY = new Obstacles.Student("", KERNEL.term(), Optional.empty());
+    public static final Obstacles.Student ANYBODY =
+            new Obstacles.Student(Optional.empty(), KERNEL.term(), Optional.empty());
 
     private PlansOfTheKernel() {}
 
@@ -33,7 +37,7 @@ public final class PlansOfTheKernel {
     }
 
     public static Pick pick(String name, Standing standing) {
-        return new Pick(SEASON, section(name).entry(), standing);
+        return new Pick(TERM, section(name).entry(), standing);
     }
 
     public static Plan plan(String... names) {
@@ -55,7 +59,7 @@ public final class PlansOfTheKernel {
     public static PlannedWeek week(PostedSchedules posted, Section... sections) {
         Plan plan = Plan.empty("1", SEASON, "Plan A")
                 .adding(Arrays.stream(sections)
-                        .map(section -> new Pick(SEASON, section.entry(), Standing.TAKEN))
+                        .map(section -> new Pick(TERM, section.entry(), Standing.TAKEN))
                         .toList());
         return PlannedWeek.of(plan, List.of(), posted);
     }
@@ -70,7 +74,7 @@ public final class PlansOfTheKernel {
     }
 
     public static Pick unknown() {
-        return new Pick(SEASON, new EntryNumber("99999"), Standing.TAKEN);
+        return new Pick(TERM, new EntryNumber("99999"), Standing.TAKEN);
     }
 
     public static CourseCode code(String subject, String number) {

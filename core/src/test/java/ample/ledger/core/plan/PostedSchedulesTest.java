@@ -9,9 +9,12 @@ import ample.ledger.core.calendar.DateRange;
 import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.core.schedule.Building;
 import ample.ledger.core.schedule.Campus;
+import ample.ledger.core.schedule.CampusCode;
 import ample.ledger.core.schedule.Place;
 import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.schedule.SeasonCode;
 import ample.ledger.core.schedule.Section;
+import ample.ledger.core.schedule.TermCode;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.NoSuchElementException;
@@ -29,14 +32,17 @@ class PostedSchedulesTest {
             "autumn-quarter-2031", List.of(section("TIDE 214").entry("40003").build()));
     private static final PostedSchedules BOTH = new PostedSchedules(List.of(HERE, THERE));
 
-    private static final Campus FELL = new Campus("upper-fell", "Upper Fell", false);
+    private static final Campus FELL = new Campus(new CampusCode("upper-fell"), "Upper Fell", false);
 
     @Test
     void coursesAreFoundByTheirCodeHoweverItIsWritten() {
-        assertThat(BOTH.coursesWritten("glac240D", "autumn-2031")).containsExactly(ICE.course());
-        assertThat(BOTH.coursesWritten("TIDE 214", "autumn-2031")).hasSize(2);
-        assertThat(BOTH.coursesWritten("TIDE 214", "spring-2032")).isEmpty();
-        assertThat(BOTH.coursesWritten("TIDE 2", "autumn-2031")).isEmpty();
+        assertThat(BOTH.coursesWritten("glac240D", new SeasonCode("autumn-2031")))
+                .containsExactly(ICE.course());
+        assertThat(BOTH.coursesWritten("TIDE 214", new SeasonCode("autumn-2031")))
+                .hasSize(2);
+        assertThat(BOTH.coursesWritten("TIDE 214", new SeasonCode("spring-2032")))
+                .isEmpty();
+        assertThat(BOTH.coursesWritten("TIDE 2", new SeasonCode("autumn-2031"))).isEmpty();
     }
 
     @Test
@@ -75,7 +81,7 @@ class PostedSchedulesTest {
                         .meetsOnce(LocalDate.of(2031, 9, 20), "9:00-12:00")
                         .build(),
                 HERE);
-        Campus net = new Campus("online", "Online", true);
+        Campus net = new Campus(new CampusCode("online"), "Online", true);
         Building nowhere = new Building("n", "N", net, 0, 0);
 
         assertThat(online.stays()).singleElement().matches(stay -> stay.spot().isEmpty());
@@ -90,7 +96,7 @@ class PostedSchedulesTest {
 
     @Test
     void aPickNamesASectionOfOneTerm() {
-        Pick pick = new Pick("autumn-2031", TIDE.entry(), Standing.TAKEN);
+        Pick pick = new Pick(new TermCode("autumn-2031"), TIDE.entry(), Standing.TAKEN);
 
         assertThat(pick.isOf(new Attendance(TIDE, HERE))).isTrue();
         assertThat(pick.isOf(new Attendance(ICE, HERE))).isFalse();

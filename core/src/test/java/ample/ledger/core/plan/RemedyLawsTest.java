@@ -2,12 +2,14 @@ package ample.ledger.core.plan;
 
 import static ample.ledger.core.plan.PlansOfTheKernel.KERNEL;
 import static ample.ledger.core.plan.PlansOfTheKernel.SEASON;
+import static ample.ledger.core.plan.PlansOfTheKernel.TERM;
 import static ample.ledger.core.plan.PlansOfTheKernel.attendance;
 import static ample.ledger.core.plan.PlansOfTheKernel.obstacles;
 import static ample.ledger.core.plan.PlansOfTheKernel.plan;
 import static ample.ledger.core.plan.PlansOfTheKernel.week;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ample.ledger.core.schedule.CampusCode;
 import ample.ledger.core.schedule.CourseCode;
 import ample.ledger.core.schedule.Section;
 import java.util.List;
@@ -28,7 +30,7 @@ import org.junit.jupiter.api.Test;
 class RemedyLawsTest {
 
     private static final Obstacles.Student OF_TIDEWALL =
-            new Obstacles.Student("tidewall", KERNEL.term(), Optional.empty());
+            new Obstacles.Student(Optional.of(new CampusCode("tidewall")), KERNEL.term(), Optional.empty());
 
     /** The laws hold of nothing where nothing is found: enough of these plans have something to mend, and a remedy. */
     @Example
@@ -161,7 +163,7 @@ class RemedyLawsTest {
     }
 
     private static Pick pick(Section section) {
-        return new Pick(SEASON, section.entry(), Standing.TAKEN);
+        return new Pick(TERM, section.entry(), Standing.TAKEN);
     }
 
     private static List<Pick> picks(List<Attendance> attendances) {

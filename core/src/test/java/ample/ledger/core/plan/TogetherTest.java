@@ -43,7 +43,7 @@ class TogetherTest {
     @Test
     void ofTwoSectionsWhatAPlanIsToldOfIsNotPossible() {
         List<Attendance> all = Attendance.of(SCHEDULE.sections(), SCHEDULE);
-        Obstacles.Student student = new Obstacles.Student("", SCHEDULE.term(), Optional.empty());
+        Obstacles.Student student = new Obstacles.Student(Optional.empty(), SCHEDULE.term(), Optional.empty());
         int apart = 0;
         for (Attendance one : all) {
             for (Attendance other : all) {

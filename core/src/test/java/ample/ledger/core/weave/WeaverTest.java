@@ -12,6 +12,7 @@ import ample.ledger.core.plan.Attendance;
 import ample.ledger.core.plan.BusyTime;
 import ample.ledger.core.plan.PostedSchedules;
 import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.schedule.SeasonCode;
 import ample.ledger.core.schedule.Section;
 import java.time.DayOfWeek;
 import java.time.LocalTime;
@@ -68,7 +69,7 @@ class WeaverTest {
                 wishes.subList(0, dice.nextInt(4)),
                 attendance -> seats.get(attendance.section()));
 
-        Weaver.Woven woven = Weaver.weave(request, "autumn-2031", posted(schedule), 20, Watch.NOBODY);
+        Weaver.Woven woven = Weaver.weave(request, new SeasonCode("autumn-2031"), posted(schedule), 20, Watch.NOBODY);
         Map<Object, Long> all = new PlainWeaving(schedule, request).all();
 
         assertThat(woven.count().exact() && woven.proven()).isTrue();
@@ -84,7 +85,7 @@ class WeaverTest {
                 .extracting(Weave::points)
                 .isEqualTo(all.values().stream().sorted().limit(20).toList());
         if (all.isEmpty()) {
-            Impossibility why = Weaver.whyNone(request, "autumn-2031", posted(schedule));
+            Impossibility why = Weaver.whyNone(request, new SeasonCode("autumn-2031"), posted(schedule));
             assertThat(why.conflicts()).isNotEmpty();
         }
     }
@@ -144,13 +145,13 @@ class WeaverTest {
 
         Weaver.Woven both = Weaver.weave(
                 WeaveRequest.of(List.of(own, want(other, true, "NUMB 112")), List.of()),
-                "autumn-2031",
+                new SeasonCode("autumn-2031"),
                 new PostedSchedules(List.of(here, other)),
                 5,
                 Watch.NOBODY);
         Weaver.Woven twins = Weaver.weave(
                 WeaveRequest.of(List.of(own, want(here, true, "LIMN 130")), List.of()),
-                "autumn-2031",
+                new SeasonCode("autumn-2031"),
                 posted(here),
                 5,
                 Watch.NOBODY);
@@ -168,8 +169,8 @@ class WeaverTest {
         List<Demand.Want> wants = List.of(
                 want(schedule, true, "TIDE 214"), want(schedule, false, "LIMN 130"), want(schedule, false, "NUMB 112"));
 
-        Weaver.Woven woven =
-                Weaver.weave(WeaveRequest.of(wants, List.of()), "autumn-2031", posted(schedule), 5, Watch.NOBODY);
+        Weaver.Woven woven = Weaver.weave(
+                WeaveRequest.of(wants, List.of()), new SeasonCode("autumn-2031"), posted(schedule), 5, Watch.NOBODY);
 
         assertThat(woven.count().choices()).isEqualTo(2);
         assertThat(woven.best().get(0).sections())
@@ -185,7 +186,7 @@ class WeaverTest {
 
         Weaver.Woven woven = Weaver.weave(
                 WeaveRequest.of(List.of(want(schedule, true, "TIDE 214", "LIMN 130")), List.of()),
-                "autumn-2031",
+                new SeasonCode("autumn-2031"),
                 posted(schedule),
                 5,
                 Watch.NOBODY);
@@ -232,7 +233,7 @@ class WeaverTest {
                 List.of(),
                 attendance -> 3);
 
-        Impossibility why = Weaver.whyNone(request, "autumn-2031", posted(schedule));
+        Impossibility why = Weaver.whyNone(request, new SeasonCode("autumn-2031"), posted(schedule));
 
         assertThat(why.conflicts()).hasSize(2);
         assertThat(why.conflicts().get(0).wants()).containsExactly(numb);
@@ -256,7 +257,7 @@ class WeaverTest {
                 Optional.of(attendance -> !attendance.section().code().equals(not)),
                 List.of(),
                 attendance -> 3);
-        return Weaver.weave(request, "autumn-2031", posted(schedule), 9, Watch.NOBODY).best().stream()
+        return Weaver.weave(request, new SeasonCode("autumn-2031"), posted(schedule), 9, Watch.NOBODY).best().stream()
                 .flatMap(week -> week.sections().stream())
                 .map(Object::toString)
                 .toList();
@@ -266,7 +267,8 @@ class WeaverTest {
         List<Demand.Want> wants = schedule.courses().stream()
                 .map(course -> new Demand.Want(List.of(course), true))
                 .toList();
-        return Weaver.weave(WeaveRequest.of(wants, wishes), "autumn-2031", posted(schedule), 20, Watch.NOBODY);
+        return Weaver.weave(
+                WeaveRequest.of(wants, wishes), new SeasonCode("autumn-2031"), posted(schedule), 20, Watch.NOBODY);
     }
 
     private static Demand.Want want(Schedule schedule, boolean required, String... courses) {

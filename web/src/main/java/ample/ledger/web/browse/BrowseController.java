@@ -2,6 +2,8 @@ package ample.ledger.web.browse;
 
 import ample.ledger.core.browse.brief.Brief;
 import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.schedule.SeasonCode;
+import ample.ledger.core.schedule.TermCode;
 import ample.ledger.web.guest.Keeping;
 import ample.ledger.web.head.Head;
 import ample.ledger.web.preferences.Preferences;
@@ -123,7 +125,7 @@ class BrowseController {
 
     /** What the address says is browsed. */
     @ModelAttribute("place")
-    Place place(@PathVariable Optional<String> term, @PathVariable Optional<String> season) {
+    Place place(@PathVariable Optional<TermCode> term, @PathVariable Optional<SeasonCode> season) {
         return season.map(places::season).orElseGet(() -> places.place(term.orElseThrow()));
     }
 }

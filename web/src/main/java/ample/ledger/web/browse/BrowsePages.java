@@ -67,7 +67,7 @@ final class BrowsePages {
         return new BrowsePage(
                 place.name(),
                 "/" + place.path() + "/browse",
-                place.terms().get(0).edition().term(),
+                place.terms().get(0).edition().term().text(),
                 asked(say, heard),
                 onward(),
                 account(findings.account()),

@@ -25,6 +25,7 @@ import ample.ledger.web.words.Strip;
 import ample.ledger.web.words.Words;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -187,9 +188,9 @@ public final class LineWords {
 
     /** Said only where it can matter: at a place that is not the student's own campus. */
     private String away(Section section) {
-        boolean matters = !preferences.home().isEmpty()
+        boolean matters = preferences.home().isPresent()
                 && !section.campus().remote()
-                && !section.campus().code().equals(preferences.home());
+                && !preferences.home().equals(Optional.of(section.campus().code()));
         return matters ? "not your campus" : "";
     }
 

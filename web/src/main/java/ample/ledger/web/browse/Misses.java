@@ -6,6 +6,7 @@ import ample.ledger.core.browse.brief.Condition;
 import ample.ledger.core.browse.brief.Wording;
 import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.CourseCode;
+import ample.ledger.core.schedule.TermCode;
 import ample.ledger.web.browse.BrowsePage.Miss;
 import ample.ledger.web.browse.BrowsePage.Missing;
 import ample.ledger.web.browse.BrowsePage.Remedy;
@@ -24,7 +25,7 @@ final class Misses {
     private static final int MOST = 40;
     private static final int MOST_STRAY = 8;
 
-    private final Map<String, Map<CourseCode, List<NearMiss>>> inPlace = new HashMap<>();
+    private final Map<TermCode, Map<CourseCode, List<NearMiss>>> inPlace = new HashMap<>();
     private final List<Found> stray = new ArrayList<>();
     private final Wording wording;
     private final Addressing addresses;

@@ -2,6 +2,7 @@ package ample.ledger.web.course;
 
 import ample.ledger.core.browse.brief.Brief;
 import ample.ledger.core.schedule.Course;
+import ample.ledger.core.schedule.TermCode;
 import ample.ledger.web.guest.Keeping;
 import ample.ledger.web.guest.Kept;
 import ample.ledger.web.head.Head;
@@ -40,7 +41,7 @@ class CourseController {
     /** @param code subject and number with a hyphen between, whatever its institution writes there */
     @GetMapping("/{term}/course/{code}")
     String course(
-            @PathVariable String term,
+            @PathVariable TermCode term,
             @PathVariable String code,
             HttpServletRequest request,
             @ModelAttribute(name = "preferences", binding = false) Preferences preferences,

@@ -69,7 +69,7 @@ final class CoursePages {
         CourseGraph.View view = posted.courses().around(course.code(), MOST_DRAWN);
         boolean alone = view.before().isEmpty() && view.after().isEmpty();
         return new CoursePage(
-                schedule.term().code(),
+                schedule.term().code().text(),
                 schedule.term().name(),
                 here,
                 course.written(),

@@ -44,6 +44,11 @@ public class DatabaseBreaker {
         return breaker.tryAcquirePermission();
     }
 
+    /** Whether whoever is let through need only find out. */
+    boolean isDoubtful() {
+        return breaker.getState() != CircuitBreaker.State.CLOSED;
+    }
+
     void answered() {
         breaker.onSuccess(0, TimeUnit.NANOSECONDS);
     }

@@ -9,33 +9,45 @@ import java.util.concurrent.ThreadPoolExecutor;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.function.Supplier;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.DisposableBean;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.dao.DataAccessException;
 import org.springframework.dao.QueryTimeoutException;
 import org.springframework.scheduling.concurrent.CustomizableThreadFactory;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.TransactionException;
 
 /**
  * Looks up in the database what a page is better with, and can do without: who asks, and what is kept for them. Whoever opens such a page
- * does not wait for it as long as somebody who changes something.
+ * does not wait for it as long as somebody who changes something; and once one has waited in vain, nobody waits any more, until what is
+ * asked once in a while, for nobody's sake, is answered in time.
  */
 @Component
 public class Lookups implements DisposableBean {
 
+    private static final Logger LOG = LoggerFactory.getLogger(Lookups.class);
+
     /** As many as may wait for a connection at once; what is more waits for a thread instead. */
     private static final int THREADS = GuardedDataSource.MOST_WAITING;
 
-    private final DatabaseBreaker breaker;
+    /** Whether the database answers at all. */
+    private final DatabaseBreaker database;
+
+    /** Whether it answers in time. */
+    private final DatabaseBreaker inTime = new DatabaseBreaker();
+
     private final Duration patience;
     private final ThreadPoolExecutor threads;
 
     @Autowired
-    Lookups(DatabaseBreaker breaker, LedgerSettings settings) {
-        this(breaker, settings.patience());
+    Lookups(DatabaseBreaker database, LedgerSettings settings) {
+        this(database, settings.patience());
     }
 
-    public Lookups(DatabaseBreaker breaker, Duration patience) {
-        this.breaker = breaker;
+    public Lookups(DatabaseBreaker database, Duration patience) {
+        this.database = database;
         this.patience = patience;
         CustomizableThreadFactory named = new CustomizableThreadFactory("lookup-");
         named.setDaemon(true);
@@ -46,17 +58,28 @@ public class Lookups implements DisposableBean {
     /**
      * Looks something up, on a thread of its own.
      *
-     * @throws QueryTimeoutException where no answer comes in time; others do not wait from then on
+     * @throws QueryTimeoutException where no answer comes in time, or none came in time just now
      */
     public <T> T soon(Supplier<T> lookup) {
-        Future<T> answer = threads.submit(lookup::get);
+        boolean doubtful = inTime.isDoubtful();
+        boolean mayAsk = inTime.mayAsk();
+        if (doubtful && mayAsk) {
+            findOut(lookup);
+        }
+        if (doubtful || !mayAsk) {
+            throw new QueryTimeoutException("The database did not answer in time just now");
+        }
+        Future<T> answer = threads.submit(() -> watched(lookup));
         try {
-            return answer.get(patience.toNanos(), TimeUnit.NANOSECONDS);
+            T found = answer.get(patience.toNanos(), TimeUnit.NANOSECONDS);
+            inTime.answered();
+            return found;
         } catch (TimeoutException late) {
             answer.cancel(false);
-            breaker.failed(late);
+            inTime.failed(late);
             throw new QueryTimeoutException("No answer within " + patience, late);
         } catch (ExecutionException failed) {
+            inTime.answered();
             if (failed.getCause() instanceof RuntimeException known) {
                 throw known;
             }
@@ -67,6 +90,32 @@ public class Lookups implements DisposableBean {
         } catch (InterruptedException stopping) {
             Thread.currentThread().interrupt();
             throw new QueryTimeoutException("The application stops", stopping);
+        }
+    }
+
+    private void findOut(Supplier<?> lookup) {
+        long begun = System.nanoTime();
+        threads.execute(() -> {
+            try {
+                watched(lookup);
+            } catch (RuntimeException known) {
+                LOG.debug("Asked in vain: {}", known.getMessage());
+            } finally {
+                if (System.nanoTime() - begun > patience.toNanos()) {
+                    inTime.failed(new TimeoutException("No answer within " + patience));
+                } else {
+                    inTime.answered();
+                }
+            }
+        });
+    }
+
+    private <T> T watched(Supplier<T> lookup) {
+        try {
+            return lookup.get();
+        } catch (DataAccessException | TransactionException away) {
+            database.failed(away);
+            throw away;
         }
     }
 

@@ -3,6 +3,7 @@ package ample.ledger.web.desk;
 import ample.ledger.core.edition.Edition;
 import ample.ledger.core.exchange.BundleWriter;
 import ample.ledger.core.exchange.ScheduleBundle;
+import ample.ledger.core.schedule.TermCode;
 import ample.ledger.store.Editions;
 import ample.ledger.store.PostingUnderWayException;
 import ample.ledger.store.Uploads;
@@ -110,14 +111,15 @@ class DeskController {
     }
 
     @GetMapping("/desk/terms/{term}")
-    String history(@PathVariable String term, Model model) {
+    String history(@PathVariable TermCode term, Model model) {
         model.addAttribute("page", DeskPages.history(terms.get(term), editions.history(term)));
         return "desk/history";
     }
 
     /** The edition as a bundle again, which reads back to the same edition. */
     @GetMapping("/desk/terms/{term}/editions/{number}.zip")
-    void takeOut(@PathVariable String term, @PathVariable int number, HttpServletResponse response) throws IOException {
+    void takeOut(@PathVariable TermCode term, @PathVariable int number, HttpServletResponse response)
+            throws IOException {
         Optional<Edition> edition = editions.numbered(term, number);
         if (edition.isEmpty()) {
             response.sendError(HttpStatus.NOT_FOUND.value());
@@ -129,7 +131,7 @@ class DeskController {
     }
 
     @PostMapping("/desk/terms/{term}/editions/{number}/current")
-    String makeCurrent(@PathVariable String term, @PathVariable int number, RedirectAttributes told) {
+    String makeCurrent(@PathVariable TermCode term, @PathVariable int number, RedirectAttributes told) {
         Optional<Edition> edition = editions.makeCurrent(term, number);
         terms.refresh();
         return back(

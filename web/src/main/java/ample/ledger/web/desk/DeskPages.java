@@ -27,7 +27,7 @@ final class DeskPages {
     static DeskPage desk(List<PostedTerm> terms) {
         return new DeskPage(terms.stream()
                 .map(posted -> new DeskPage.TermRow(
-                        posted.edition().term(),
+                        posted.edition().term().text(),
                         posted.schedule().term().name(),
                         posted.schedule().institution().name(),
                         Words.number(posted.schedule().sections().size()),
@@ -38,7 +38,7 @@ final class DeskPages {
 
     static HistoryPage history(PostedTerm posted, List<Edition> editions) {
         return new HistoryPage(
-                posted.edition().term(),
+                posted.edition().term().text(),
                 posted.schedule().term().name(),
                 posted.schedule().institution().name(),
                 editions.stream()

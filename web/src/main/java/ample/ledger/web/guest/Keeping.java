@@ -6,7 +6,6 @@ import ample.ledger.core.plan.PlanBook;
 import ample.ledger.store.Shares;
 import ample.ledger.store.Shares.Share;
 import ample.ledger.store.Visitors;
-import ample.ledger.web.database.DatabaseBreaker;
 import ample.ledger.web.database.Lookups;
 import ample.ledger.web.guard.ClientAddress;
 import ample.ledger.web.guard.Limits;
@@ -51,12 +50,10 @@ public class Keeping {
     private final Visitors visitors;
     private final Shares shares;
     private final Limits limits;
-    private final DatabaseBreaker breaker;
     private final Lookups lookups;
     private final Clock clock;
 
-    Keeping(Visitors visitors, Shares shares, Limits limits, DatabaseBreaker breaker, Lookups lookups, Clock clock) {
-        this.breaker = breaker;
+    Keeping(Visitors visitors, Shares shares, Limits limits, Lookups lookups, Clock clock) {
         this.lookups = lookups;
         this.visitors = visitors;
         this.shares = shares;
@@ -73,10 +70,7 @@ public class Keeping {
         try {
             kept = found(request, owner -> lookups.soon(() -> visitors.find(owner)))
                     .orElse(Kept.NOTHING);
-        } catch (AwayException away) {
-            request.setAttribute(AWAY, true);
-        } catch (DataAccessException | TransactionException away) {
-            breaker.failed(away);
+        } catch (AwayException | DataAccessException | TransactionException away) {
             request.setAttribute(AWAY, true);
         }
         request.setAttribute(OF_THIS_REQUEST, kept);

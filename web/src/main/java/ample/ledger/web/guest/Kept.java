@@ -6,6 +6,7 @@ import ample.ledger.core.plan.Standing;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
+import ample.ledger.core.schedule.TermCode;
 import ample.ledger.core.text.PlainText;
 import java.util.ArrayList;
 import java.util.List;
@@ -35,7 +36,7 @@ public record Kept(PlanBook plans, List<SavedBrief> briefs, KeptRecord record) {
     public record SavedBrief(String name, String address) {}
 
     /** The entry numbers of the sections of one term that the visitor means to take, or waits for. */
-    public List<EntryNumber> week(String term) {
+    public List<EntryNumber> week(TermCode term) {
         return plans.current().stream()
                 .flatMap(plan -> plan.picks().stream())
                 .filter(pick -> pick.term().equals(term) && pick.standing() != Standing.BESIDE)

@@ -2,6 +2,7 @@ package ample.ledger.web.guest;
 
 import ample.ledger.core.requirement.RecordLines;
 import ample.ledger.core.requirement.StudentRecord;
+import ample.ledger.core.schedule.CampusCode;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.StudentGroup.About;
 import ample.ledger.core.text.PlainText;
@@ -58,18 +59,16 @@ public record KeptRecord(String courses, String credits, String level, String pl
     /**
      * The record that it states; what cannot be read is passed over.
      *
-     * @param home the code of the home campus; empty for none
+     * @param home the home campus; empty for none
      * @param schedule what the courses count, where nothing was said of the credits earned
      */
-    public StudentRecord read(String home, Schedule schedule) {
+    public StudentRecord read(Optional<CampusCode> home, Schedule schedule) {
         List<StudentRecord.Taken> taken = RecordLines.read(courses).courses();
         Map<About, Set<String>> groups = new EnumMap<>(About.class);
         if (!programme.isEmpty()) {
             groups.put(About.PROGRAMME, Set.of(programme));
         }
-        if (!home.isEmpty()) {
-            groups.put(About.CAMPUS, Set.of(home));
-        }
+        home.ifPresent(campus -> groups.put(About.CAMPUS, Set.of(campus.text())));
         Set<String> names = placements
                 .lines()
                 .map(String::strip)

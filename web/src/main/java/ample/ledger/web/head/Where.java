@@ -1,6 +1,7 @@
 package ample.ledger.web.head;
 
 import ample.ledger.core.browse.brief.Brief;
+import ample.ledger.core.schedule.SeasonCode;
 import ample.ledger.core.schedule.Term;
 import ample.ledger.web.term.Addresses;
 import ample.ledger.web.term.Place;
@@ -67,7 +68,7 @@ public record Where(
 
     private static List<Other> others(List<PostedTerm> all, Place place, Brief brief) {
         List<Other> others = new ArrayList<>();
-        Map<String, List<PostedTerm>> seasons = new LinkedHashMap<>();
+        Map<SeasonCode, List<PostedTerm>> seasons = new LinkedHashMap<>();
         for (PostedTerm posted : all) {
             Term term = posted.schedule().term();
             seasons.computeIfAbsent(term.season().code(), absent -> new ArrayList<>())
@@ -75,7 +76,7 @@ public record Where(
             others.add(other(
                     term.name(),
                     posted.schedule().institution().name() + ", " + Words.dates(term.dates()),
-                    term.code(),
+                    term.code().text(),
                     place,
                     brief));
         }

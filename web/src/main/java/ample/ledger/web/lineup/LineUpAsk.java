@@ -2,13 +2,14 @@ package ample.ledger.web.lineup;
 
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Section;
+import ample.ledger.core.schedule.TermCode;
 import ample.ledger.web.term.Picked;
 import ample.ledger.web.term.PostedTerm;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.function.UnaryOperator;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 
 /**
@@ -25,8 +26,8 @@ record LineUpAsk(List<Section> shown, List<Section> meant, List<String> say) {
      * @param add an entry number, or the code of a course; may be empty
      * @param nameOf the name of another term by its code
      */
-    static LineUpAsk of(PostedTerm posted, List<String> lines, String add, UnaryOperator<String> nameOf) {
-        String term = posted.edition().term();
+    static LineUpAsk of(PostedTerm posted, List<String> lines, String add, Function<TermCode, String> nameOf) {
+        TermCode term = posted.edition().term();
         String name = posted.schedule().term().name();
         List<String> say = new ArrayList<>();
         List<Section> sections = new ArrayList<>();

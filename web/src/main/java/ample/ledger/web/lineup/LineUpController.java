@@ -1,6 +1,7 @@
 package ample.ledger.web.lineup;
 
 import ample.ledger.core.browse.brief.Brief;
+import ample.ledger.core.schedule.TermCode;
 import ample.ledger.web.guest.Keeping;
 import ample.ledger.web.head.Head;
 import ample.ledger.web.preferences.Preferences;
@@ -43,7 +44,7 @@ class LineUpController {
      */
     @GetMapping("/{term}/line-up")
     String lineUp(
-            @PathVariable String term,
+            @PathVariable TermCode term,
             @RequestParam(defaultValue = "") List<String> line,
             @RequestParam(defaultValue = "") String add,
             @RequestParam(defaultValue = "") String back,
@@ -64,11 +65,11 @@ class LineUpController {
     }
 
     /** The name of another term; its code for one that is not posted. */
-    private String nameOf(String term) {
+    private String nameOf(TermCode term) {
         return terms.all().stream()
                 .filter(posted -> posted.edition().term().equals(term))
                 .map(posted -> posted.schedule().term().name())
                 .findFirst()
-                .orElse(term);
+                .orElse(term.text());
     }
 }

@@ -74,7 +74,7 @@ final class LineUpPages {
         List<Clash> among = Clash.among(Attendance.of(sections, schedule));
         List<Clash> withWeek = Clash.between(Attendance.of(sections, schedule), Attendance.of(rest, schedule));
         return new LineUpPage(
-                schedule.term().code(),
+                schedule.term().code().text(),
                 schedule.term().name(),
                 here(),
                 sections.stream().map(section -> section.entry().digits()).collect(Collectors.joining(",")),

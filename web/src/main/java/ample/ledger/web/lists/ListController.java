@@ -9,6 +9,7 @@ import ample.ledger.core.exchange.SectionJson;
 import ample.ledger.core.exchange.SectionList;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Section;
+import ample.ledger.core.schedule.TermCode;
 import ample.ledger.web.term.Addresses;
 import ample.ledger.web.term.BriefReader;
 import ample.ledger.web.term.PostedTerm;
@@ -56,17 +57,18 @@ class ListController {
     }
 
     @GetMapping("/lists/v1/{term}/sections.csv")
-    void csv(@PathVariable String term, HttpServletRequest request, HttpServletResponse response) throws IOException {
+    void csv(@PathVariable TermCode term, HttpServletRequest request, HttpServletResponse response) throws IOException {
         answer(term, request, response, "text/csv;charset=UTF-8", SectionCsv::write);
     }
 
     @GetMapping("/lists/v1/{term}/sections.json")
-    void json(@PathVariable String term, HttpServletRequest request, HttpServletResponse response) throws IOException {
+    void json(@PathVariable TermCode term, HttpServletRequest request, HttpServletResponse response)
+            throws IOException {
         answer(term, request, response, "application/json", SectionJson::write);
     }
 
     @GetMapping("/lists/v1/{term}/sections/{entry}.jsonld")
-    void linkedData(@PathVariable String term, @PathVariable String entry, HttpServletResponse response)
+    void linkedData(@PathVariable TermCode term, @PathVariable String entry, HttpServletResponse response)
             throws IOException {
         PostedTerm posted = terms.get(term);
         Optional<Section> section = EntryNumber.parse(entry).flatMap(posted.schedule()::section);
@@ -80,7 +82,7 @@ class ListController {
                         section.get(), posted.schedule(), posted.index().today()));
     }
 
-    private void answer(String term, HttpServletRequest request, HttpServletResponse response, String type, Form form)
+    private void answer(TermCode term, HttpServletRequest request, HttpServletResponse response, String type, Form form)
             throws IOException {
         PostedTerm posted = terms.get(term);
         BriefAddress.Reading reading = BriefReader.read(request, posted.index().vocabulary(), Set.of());

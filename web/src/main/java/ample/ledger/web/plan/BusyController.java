@@ -10,6 +10,7 @@ import ample.ledger.core.exchange.BusyCalendar;
 import ample.ledger.core.exchange.CalendarRefusedException;
 import ample.ledger.core.plan.BusyTime;
 import ample.ledger.core.plan.Plan;
+import ample.ledger.core.schedule.TermCode;
 import ample.ledger.web.guard.Limits;
 import ample.ledger.web.plan.PlanChanges.Sent;
 import ample.ledger.web.term.Places;
@@ -160,7 +161,7 @@ class BusyController {
     /** What cannot be read is said, and stays in its fields. */
     @PostMapping("/{term}/week/busy")
     String busy(
-            @PathVariable String term,
+            @PathVariable TermCode term,
             @RequestParam(defaultValue = "") String label,
             @RequestParam(defaultValue = "") List<String> day,
             @RequestParam(defaultValue = "") String date,
@@ -183,7 +184,7 @@ class BusyController {
     /** @param busy the places of the busy times that go, counted from 0 */
     @PostMapping("/{term}/week/free")
     String free(
-            @PathVariable String term,
+            @PathVariable TermCode term,
             @RequestParam(defaultValue = "") List<Integer> busy,
             Sent sent,
             HttpServletRequest request,
@@ -207,7 +208,7 @@ class BusyController {
 
     @PostMapping("/{term}/week/calendar")
     String calendar(
-            @PathVariable String term,
+            @PathVariable TermCode term,
             @RequestParam MultipartFile file,
             Sent sent,
             HttpServletRequest request,
@@ -266,7 +267,7 @@ class BusyController {
      */
     private String add(
             HttpServletRequest request,
-            String term,
+            TermCode term,
             Sent sent,
             RedirectAttributes told,
             String words,
@@ -296,7 +297,7 @@ class BusyController {
         return back;
     }
 
-    private DateRange dates(String term) {
+    private DateRange dates(TermCode term) {
         return places.schedules().dates(changes.season(term));
     }
 }

@@ -5,6 +5,8 @@ import ample.ledger.core.plan.Plan;
 import ample.ledger.core.plan.PlanBook;
 import ample.ledger.core.plan.Standing;
 import ample.ledger.core.schedule.EntryNumber;
+import ample.ledger.core.schedule.SeasonCode;
+import ample.ledger.core.schedule.TermCode;
 import ample.ledger.core.text.PlainText;
 import ample.ledger.web.guest.Keeping;
 import ample.ledger.web.term.Local;
@@ -66,7 +68,7 @@ class PlanChanges {
     /** Changes the current plan of the season of {@code term}, and goes back. */
     String change(
             HttpServletRequest request,
-            String term,
+            TermCode term,
             Sent sent,
             RedirectAttributes told,
             String words,
@@ -105,12 +107,12 @@ class PlanChanges {
         return "redirect:" + sent.back();
     }
 
-    String season(String term) {
+    SeasonCode season(TermCode term) {
         return terms.get(term).schedule().term().season().code();
     }
 
     /** The sections that a form sends; what is of no term that is posted is passed over. */
-    List<Pick> picks(String term, List<String> line, Standing standing) {
+    List<Pick> picks(TermCode term, List<String> line, Standing standing) {
         return Picked.of(term, line).stream()
                 .limit(MOST_AT_ONCE)
                 .flatMap(picked -> EntryNumber.parse(picked.entry()).stream()

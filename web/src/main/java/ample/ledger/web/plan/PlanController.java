@@ -6,6 +6,8 @@ import ample.ledger.core.plan.PlanBook;
 import ample.ledger.core.plan.Standing;
 import ample.ledger.core.schedule.Coded;
 import ample.ledger.core.schedule.EntryNumber;
+import ample.ledger.core.schedule.SeasonCode;
+import ample.ledger.core.schedule.TermCode;
 import ample.ledger.web.guest.Keeping;
 import ample.ledger.web.plan.PlanChanges.Sent;
 import ample.ledger.web.term.Addresses;
@@ -39,7 +41,7 @@ class PlanController {
      */
     @PostMapping("/{term}/week/add")
     String add(
-            @PathVariable String term,
+            @PathVariable TermCode term,
             @RequestParam(defaultValue = "") List<String> line,
             Sent sent,
             @RequestParam(defaultValue = "false") boolean list,
@@ -68,7 +70,7 @@ class PlanController {
 
     @PostMapping("/{term}/week/remove")
     String remove(
-            @PathVariable String term,
+            @PathVariable TermCode term,
             @RequestParam(defaultValue = "") List<String> line,
             Sent sent,
             HttpServletRequest request,
@@ -85,7 +87,7 @@ class PlanController {
 
     @PostMapping("/{term}/week/standing")
     String standing(
-            @PathVariable String term,
+            @PathVariable TermCode term,
             @RequestParam List<String> line,
             @RequestParam String standing,
             Sent sent,
@@ -105,7 +107,7 @@ class PlanController {
     /** One or several sections for others, in one step: a swap, or a woven week. */
     @PostMapping("/{term}/week/swap")
     String swap(
-            @PathVariable String term,
+            @PathVariable TermCode term,
             @RequestParam(defaultValue = "") List<String> out,
             @RequestParam(defaultValue = "") List<String> in,
             Sent sent,
@@ -126,7 +128,7 @@ class PlanController {
 
     @PostMapping("/{term}/week/notes")
     String notes(
-            @PathVariable String term,
+            @PathVariable TermCode term,
             @RequestParam String notes,
             Sent sent,
             HttpServletRequest request,
@@ -138,12 +140,12 @@ class PlanController {
     /** Does one of the things that concern a plan as a whole. */
     @PostMapping("/{term}/week/plans")
     String plans(
-            @PathVariable String term,
+            @PathVariable TermCode term,
             @RequestParam String act,
             @RequestParam(defaultValue = "") String name,
             @RequestParam(defaultValue = "") String id,
             HttpServletRequest request) {
-        String season = changes.season(term);
+        SeasonCode season = changes.season(term);
         keeping.changePlans(request, book -> switch (act) {
             case "begin" -> book.beginning(season, free(name, book, season));
             case "copy" -> book.copying(season, free(name, book, season));
@@ -161,7 +163,7 @@ class PlanController {
     }
 
     /** That name, or the next letter where there is none. */
-    private static String free(String name, PlanBook book, String season) {
+    private static String free(String name, PlanBook book, SeasonCode season) {
         if (!name.isBlank()) {
             return name;
         }

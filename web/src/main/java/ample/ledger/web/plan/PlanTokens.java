@@ -2,6 +2,7 @@ package ample.ledger.web.plan;
 
 import ample.ledger.core.plan.Attendance;
 import ample.ledger.core.plan.Pick;
+import ample.ledger.core.schedule.TermCode;
 import ample.ledger.web.term.Picked;
 import java.util.Collection;
 import java.util.stream.Collectors;
@@ -11,20 +12,20 @@ final class PlanTokens {
 
     private PlanTokens() {}
 
-    static String of(Attendance attendance, String term) {
+    static String of(Attendance attendance, TermCode term) {
         return of(attendance.term().code(), attendance.section().entry().digits(), term);
     }
 
-    static String of(Pick pick, String term) {
+    static String of(Pick pick, TermCode term) {
         return of(pick.term(), pick.entry().digits(), term);
     }
 
     /** Several of them, with commas between. */
-    static String of(Collection<Attendance> attendances, String term) {
+    static String of(Collection<Attendance> attendances, TermCode term) {
         return attendances.stream().map(attendance -> of(attendance, term)).collect(Collectors.joining(","));
     }
 
-    private static String of(String own, String digits, String term) {
+    private static String of(TermCode own, String digits, TermCode term) {
         return own.equals(term) ? digits : own + "." + digits;
     }
 }

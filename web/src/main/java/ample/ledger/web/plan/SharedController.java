@@ -7,6 +7,7 @@ import ample.ledger.core.plan.Plan;
 import ample.ledger.core.plan.PlanBook;
 import ample.ledger.core.plan.PlannedWeek;
 import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.schedule.TermCode;
 import ample.ledger.store.Shares;
 import ample.ledger.web.guest.Kept;
 import ample.ledger.web.guest.KeptRecord;
@@ -70,7 +71,7 @@ class SharedController {
         Schedule schedule = places.schedules().ofSeason(plan.season()).stream()
                 .findFirst()
                 .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
-        String term = schedule.term().code();
+        TermCode term = schedule.term().code();
         MultiValueMap<String, String> shown = new LinkedMultiValueMap<>();
         List.of("week", "day")
                 .forEach(name ->

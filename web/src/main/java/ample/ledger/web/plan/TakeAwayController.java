@@ -5,6 +5,8 @@ import ample.ledger.core.exchange.PlanJson;
 import ample.ledger.core.plan.Plan;
 import ample.ledger.core.plan.PlanBook;
 import ample.ledger.core.plan.PlannedWeek;
+import ample.ledger.core.schedule.SeasonCode;
+import ample.ledger.core.schedule.TermCode;
 import ample.ledger.web.guard.Limits;
 import ample.ledger.web.guest.Keeping;
 import ample.ledger.web.plan.PlanChanges.Sent;
@@ -47,7 +49,7 @@ class TakeAwayController {
     /** What is attended, as a calendar file: iCalendar. */
     @GetMapping(path = "/{term}/week/calendar.ics", produces = "text/calendar;charset=UTF-8")
     @ResponseBody
-    String calendarFile(@PathVariable String term, HttpServletRequest request, HttpServletResponse response) {
+    String calendarFile(@PathVariable TermCode term, HttpServletRequest request, HttpServletResponse response) {
         Plan plan = plan(term, request);
         takenAway(response, plan, "ics");
         return CalendarFile.of(
@@ -57,7 +59,7 @@ class TakeAwayController {
     /** The plan as {@code docs/formats/plan.md} has it. */
     @GetMapping(path = "/{term}/week/plan.json", produces = "application/json;charset=UTF-8")
     @ResponseBody
-    String json(@PathVariable String term, HttpServletRequest request, HttpServletResponse response) {
+    String json(@PathVariable TermCode term, HttpServletRequest request, HttpServletResponse response) {
         Plan plan = plan(term, request);
         takenAway(response, plan, "json");
         return PlanJson.write(plan);
@@ -65,7 +67,7 @@ class TakeAwayController {
 
     @PostMapping("/{term}/week/bring")
     String bring(
-            @PathVariable String term,
+            @PathVariable TermCode term,
             @RequestParam MultipartFile file,
             Sent sent,
             HttpServletRequest request,
@@ -86,7 +88,7 @@ class TakeAwayController {
         } catch (PlanJson.FaultyPlanException e) {
             return PlanChanges.tell(told, sent, e.faults().toArray(String[]::new));
         }
-        String season = changes.season(term);
+        SeasonCode season = changes.season(term);
         if (!plan.season().equals(season)) {
             return PlanChanges.tell(
                     told,
@@ -106,7 +108,7 @@ class TakeAwayController {
 
     @PostMapping("/{term}/week/share")
     String share(
-            @PathVariable String term,
+            @PathVariable TermCode term,
             @RequestParam String purpose,
             @RequestParam(defaultValue = "false") boolean notes,
             HttpServletRequest request) {
@@ -116,12 +118,12 @@ class TakeAwayController {
     }
 
     @PostMapping("/{term}/week/withdraw")
-    String withdraw(@PathVariable String term, @RequestParam String token, HttpServletRequest request) {
+    String withdraw(@PathVariable TermCode term, @RequestParam String token, HttpServletRequest request) {
         keeping.withdraw(request, token);
         return "redirect:/" + term + "/week#shares";
     }
 
-    private Plan plan(String term, HttpServletRequest request) {
+    private Plan plan(TermCode term, HttpServletRequest request) {
         return keeping.needed(request).plans().current(changes.season(term));
     }
 

@@ -7,6 +7,7 @@ import ample.ledger.core.plan.PlannedWeek;
 import ample.ledger.core.plan.Stay;
 import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.CourseCode;
+import ample.ledger.core.schedule.SeasonCode;
 import ample.ledger.core.weave.Compatibility;
 import ample.ledger.core.weave.Demand;
 import ample.ledger.core.weave.Weave;
@@ -110,7 +111,7 @@ class WeavePages {
         }
 
         private WeaveJobs.Done weave(WeaveRequest request, WeaveJobs.Job running) {
-            String season = week.plan().season();
+            SeasonCode season = week.plan().season();
             Weaver weaver = new Weaver(request, season, week.posted());
             Weaver.Best best = weaver.best(WeaveAsk.MANY, running);
             if (!best.weeks().isEmpty()) {

@@ -12,6 +12,7 @@ import ample.ledger.core.schedule.CourseCode;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Instructor;
 import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.schedule.TermCode;
 import ample.ledger.core.weave.Demand;
 import ample.ledger.core.weave.WeaveRequest;
 import ample.ledger.core.weave.Wish;
@@ -258,7 +259,7 @@ final class WeaveReading {
             faults.add("The brief that every section shall fit cannot be read; save it anew in Browse.");
             return Optional.empty();
         }
-        Map<String, Findings> findings = new HashMap<>();
+        Map<TermCode, Findings> findings = new HashMap<>();
         for (Schedule schedule : season) {
             PostedTerm term = terms.get(schedule.term().code());
             findings.put(

@@ -2,6 +2,7 @@ package ample.ledger.web.plan;
 
 import ample.ledger.core.calendar.Days;
 import ample.ledger.core.calendar.WrittenDate;
+import ample.ledger.core.schedule.TermCode;
 import ample.ledger.web.term.Addresses;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
@@ -23,14 +24,14 @@ import org.springframework.util.MultiValueMap;
  * @param weave what is to be woven
  */
 record WeekAsk(
-        String term, String path, Optional<LocalDate> monday, String at, Optional<DayOfWeek> day, WeaveAsk weave) {
+        TermCode term, String path, Optional<LocalDate> monday, String at, Optional<DayOfWeek> day, WeaveAsk weave) {
 
     /** Of My week. */
-    static WeekAsk of(String term, MultiValueMap<String, String> parameters) {
+    static WeekAsk of(TermCode term, MultiValueMap<String, String> parameters) {
         return of(term, "/" + term + "/week", parameters);
     }
 
-    static WeekAsk of(String term, String path, MultiValueMap<String, String> parameters) {
+    static WeekAsk of(TermCode term, String path, MultiValueMap<String, String> parameters) {
         return new WeekAsk(
                 term,
                 path,

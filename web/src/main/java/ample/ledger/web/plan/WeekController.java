@@ -3,6 +3,7 @@ package ample.ledger.web.plan;
 import ample.ledger.core.browse.brief.Brief;
 import ample.ledger.core.plan.PlannedWeek;
 import ample.ledger.core.schedule.Term;
+import ample.ledger.core.schedule.TermCode;
 import ample.ledger.web.guard.Limits;
 import ample.ledger.web.guest.Keeping;
 import ample.ledger.web.guest.Kept;
@@ -48,7 +49,7 @@ class WeekController {
     /** What the address asks of the week that makes no sense is passed over; what is to be woven is answered with what is wrong. */
     @GetMapping("/{term}/week")
     String week(
-            @PathVariable String term,
+            @PathVariable TermCode term,
             @RequestParam MultiValueMap<String, String> parameters,
             @ModelAttribute(name = "preferences", binding = false) Preferences preferences,
             HttpServletRequest request,

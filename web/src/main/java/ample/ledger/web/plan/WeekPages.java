@@ -84,7 +84,7 @@ final class WeekPages {
         List<Swap> swaps = at.map(selected -> Swap.of(selected, week)).orElse(List.of());
         Load load = Load.of(week);
         return new WeekPage(
-                term.code(),
+                term.code().text(),
                 term.season().name(),
                 ask.address(),
                 told,

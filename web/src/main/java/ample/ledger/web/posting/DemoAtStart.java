@@ -1,6 +1,7 @@
 package ample.ledger.web.posting;
 
 import ample.ledger.core.exchange.ScheduleBundle;
+import ample.ledger.core.schedule.TermCode;
 import ample.ledger.store.Editions;
 import ample.ledger.web.LedgerSettings;
 import de.siegmar.fastcsv.reader.CsvReader;
@@ -43,7 +44,7 @@ class DemoAtStart implements InitializingBean {
 
     private void post(NamedCsvRecord posting) {
         // The list says the checksum, so that a bundle posted already need not be read.
-        if (!editions.wasPosted(posting.getField("term"), posting.getField("checksum"))) {
+        if (!editions.wasPosted(new TermCode(posting.getField("term")), posting.getField("checksum"))) {
             editions.post(
                     ScheduleBundle.read(Path.of(folder, posting.getField("bundle"))),
                     posting.getField("note"),

@@ -3,6 +3,7 @@ package ample.ledger.web.preferences;
 import ample.ledger.core.browse.brief.Wording;
 import ample.ledger.core.browse.index.Vocabulary;
 import ample.ledger.core.calendar.ClockStyle;
+import ample.ledger.core.schedule.CampusCode;
 import java.time.DayOfWeek;
 import java.util.Arrays;
 import java.util.List;
@@ -20,13 +21,13 @@ import org.jspecify.annotations.Nullable;
  * @param firstDay what a week begins with: Monday, Saturday or Sunday
  * @param lines how close lines stand
  * @param light which colours
- * @param home the code of the student's home campus; empty for none
+ * @param home the student's home campus; empty for none
  */
-public record Preferences(ClockStyle clock, DayOfWeek firstDay, Lines lines, Light light, String home) {
+public record Preferences(ClockStyle clock, DayOfWeek firstDay, Lines lines, Light light, Optional<CampusCode> home) {
 
     /** What somebody gets who has not said anything. */
     public static final Preferences USUAL =
-            new Preferences(ClockStyle.HOURS_24, DayOfWeek.MONDAY, Lines.ROOMY, Light.AUTO, "");
+            new Preferences(ClockStyle.HOURS_24, DayOfWeek.MONDAY, Lines.ROOMY, Light.AUTO, Optional.empty());
 
     /** The days that a week may begin with. */
     static final List<DayOfWeek> FIRST_DAYS = List.of(DayOfWeek.MONDAY, DayOfWeek.SATURDAY, DayOfWeek.SUNDAY);
@@ -71,7 +72,7 @@ public record Preferences(ClockStyle clock, DayOfWeek firstDay, Lines lines, Lig
                 "week", code(firstDay),
                 "lines", code(lines),
                 "light", code(light),
-                "home", home));
+                "home", home.map(CampusCode::text).orElse("")));
         return parts.entrySet().stream()
                 .map(part -> part.getKey() + ":" + part.getValue())
                 .collect(Collectors.joining("."));
@@ -94,7 +95,7 @@ public record Preferences(ClockStyle clock, DayOfWeek firstDay, Lines lines, Lig
                 one(FIRST_DAYS.toArray(DayOfWeek[]::new), parts.get("week")).orElse(USUAL.firstDay),
                 one(Lines.values(), parts.get("lines")).orElse(USUAL.lines),
                 one(Light.values(), parts.get("light")).orElse(USUAL.light),
-                home.matches("[a-z0-9-]{1,40}") ? home : "");
+                home.matches("[a-z0-9-]{1,40}") ? Optional.of(new CampusCode(home)) : Optional.empty());
     }
 
     static String code(Enum<?> constant) {

@@ -1,6 +1,7 @@
 package ample.ledger.web.preferences;
 
 import ample.ledger.core.schedule.Campus;
+import ample.ledger.core.schedule.CampusCode;
 import ample.ledger.web.guard.Cookies;
 import ample.ledger.web.term.Local;
 import ample.ledger.web.term.Terms;
@@ -12,6 +13,7 @@ import java.time.format.TextStyle;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -98,7 +100,7 @@ class PreferencesController {
         return "redirect:" + Local.address(back);
     }
 
-    private List<Answer> campuses(String home) {
+    private List<Answer> campuses(Optional<CampusCode> home) {
         return Stream.concat(
                         Stream.of(new Answer("", "none", home.isEmpty())),
                         terms.all().stream()
@@ -109,8 +111,11 @@ class PreferencesController {
                 .toList();
     }
 
-    private static Answer answer(Campus campus, String home) {
-        return new Answer(campus.code(), campus.name(), campus.code().equals(home));
+    private static Answer answer(Campus campus, Optional<CampusCode> home) {
+        return new Answer(
+                campus.code().text(),
+                campus.name(),
+                home.filter(campus.code()::equals).isPresent());
     }
 
     private static Answer answer(Enum<?> value, String label, Enum<?> chosen) {

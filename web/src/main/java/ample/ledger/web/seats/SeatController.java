@@ -1,7 +1,9 @@
 package ample.ledger.web.seats;
 
 import ample.ledger.core.schedule.EntryNumber;
+import ample.ledger.core.schedule.SeasonCode;
 import ample.ledger.core.schedule.Section;
+import ample.ledger.core.schedule.TermCode;
 import ample.ledger.web.guard.ClientAddress;
 import ample.ledger.web.term.Place;
 import ample.ledger.web.term.Places;
@@ -43,8 +45,8 @@ class SeatController {
             produces = MediaType.TEXT_EVENT_STREAM_VALUE)
     @ResponseBody
     SseEmitter stream(
-            @PathVariable Optional<String> term,
-            @PathVariable Optional<String> season,
+            @PathVariable Optional<TermCode> term,
+            @PathVariable Optional<SeasonCode> season,
             @RequestParam Optional<Long> since,
             HttpServletRequest request) {
         return streams.open(place(term, season), since.orElse(Long.MAX_VALUE), ClientAddress.of(request));
@@ -53,8 +55,8 @@ class SeatController {
     /** @param entries entry numbers with commas between; those that there are not are passed over */
     @GetMapping({"/{term}/seats/cells", "/season/{season}/seats/cells"})
     String cells(
-            @PathVariable Optional<String> term,
-            @PathVariable Optional<String> season,
+            @PathVariable Optional<TermCode> term,
+            @PathVariable Optional<SeasonCode> season,
             @RequestParam String entries,
             Model model) {
         Place place = place(term, season);
@@ -68,7 +70,7 @@ class SeatController {
         return "parts/strip :: cells";
     }
 
-    private Place place(Optional<String> term, Optional<String> season) {
+    private Place place(Optional<TermCode> term, Optional<SeasonCode> season) {
         return season.map(places::season).orElseGet(() -> places.place(term.orElseThrow()));
     }
 

@@ -2,6 +2,7 @@ package ample.ledger.web.seats;
 
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Section;
+import ample.ledger.core.schedule.TermCode;
 import ample.ledger.web.guard.GuardSettings;
 import ample.ledger.web.guard.TooManyException;
 import ample.ledger.web.term.Place;
@@ -112,7 +113,7 @@ class SeatStreams implements SmartLifecycle {
 
     /** Takes in what is new, and passes it on. */
     void refresh() {
-        Map<String, List<Section>> changed = seatChanges.refresh();
+        Map<TermCode, List<Section>> changed = seatChanges.refresh();
         boolean silent = System.nanoTime() - lastWord > SILENCE.toNanos();
         if (!changed.isEmpty() || silent) {
             lastWord = System.nanoTime();
@@ -121,7 +122,7 @@ class SeatStreams implements SmartLifecycle {
         }
     }
 
-    private static Stream<EntryNumber> changedOf(Listener listener, Map<String, List<Section>> changed) {
+    private static Stream<EntryNumber> changedOf(Listener listener, Map<TermCode, List<Section>> changed) {
         return listener.place().terms().stream()
                 .flatMap(posted -> changed.getOrDefault(posted.edition().term(), List.of()).stream())
                 .map(Section::entry);

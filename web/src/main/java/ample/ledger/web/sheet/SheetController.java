@@ -5,6 +5,7 @@ import ample.ledger.core.browse.brief.BriefAddress;
 import ample.ledger.core.exchange.CalendarFile;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Section;
+import ample.ledger.core.schedule.TermCode;
 import ample.ledger.web.guest.Keeping;
 import ample.ledger.web.head.Head;
 import ample.ledger.web.preferences.Preferences;
@@ -50,7 +51,7 @@ class SheetController {
     /** The sheet. What the address says of a brief only leads back, so what makes no sense in it is passed over. */
     @GetMapping("/{term}/section/{entry}")
     String sheet(
-            @PathVariable String term,
+            @PathVariable TermCode term,
             @PathVariable String entry,
             HttpServletRequest request,
             @ModelAttribute(name = "preferences", binding = false) Preferences preferences,
@@ -76,7 +77,7 @@ class SheetController {
     /** The section's meetings and exams as a calendar file: iCalendar. */
     @GetMapping(path = "/{term}/section/{entry}/calendar.ics", produces = "text/calendar;charset=UTF-8")
     @ResponseBody
-    String calendarFile(@PathVariable String term, @PathVariable String entry, HttpServletResponse response) {
+    String calendarFile(@PathVariable TermCode term, @PathVariable String entry, HttpServletResponse response) {
         PostedTerm posted = terms.get(term);
         Section section = section(posted, entry, Brief.EVERYTHING);
         response.setHeader(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + section.entry() + ".ics\"");

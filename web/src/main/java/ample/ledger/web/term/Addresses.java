@@ -5,6 +5,7 @@ import ample.ledger.core.exchange.SectionList;
 import ample.ledger.core.schedule.CourseCode;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Section;
+import ample.ledger.core.schedule.TermCode;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.util.stream.Collectors;
@@ -17,6 +18,10 @@ import java.util.stream.Stream;
  * @param term the code of the term, or the path of the season
  */
 public record Addresses(String term) {
+
+    public Addresses(TermCode term) {
+        this(term.text());
+    }
 
     /** Browse with this brief. */
     public String browse(Brief brief) {

@@ -4,6 +4,7 @@ import ample.ledger.core.browse.index.TermIndex;
 import ample.ledger.core.edition.Edition;
 import ample.ledger.core.registrar.SeatWord;
 import ample.ledger.core.schedule.SeatPool;
+import ample.ledger.core.schedule.TermCode;
 import ample.ledger.store.SeatWords;
 import ample.ledger.store.SeatWords.Numbered;
 import java.util.ArrayList;
@@ -22,7 +23,7 @@ import org.springframework.stereotype.Component;
 class LatestSeats {
 
     private final SeatWords words;
-    private final Map<String, Map<String, Numbered>> byTerm = new HashMap<>();
+    private final Map<TermCode, Map<String, Numbered>> byTerm = new HashMap<>();
     private long last;
 
     LatestSeats(SeatWords words) {
@@ -50,7 +51,7 @@ class LatestSeats {
     }
 
     /** The pools of a term that have changed after the change of that number. */
-    synchronized Set<String> changedSince(long number, String term) {
+    synchronized Set<String> changedSince(long number, TermCode term) {
         return byTerm.getOrDefault(term, Map.of()).values().stream()
                 .filter(word -> word.change() > number)
                 .map(word -> word.word().pool())

@@ -1,6 +1,7 @@
 package ample.ledger.web.term;
 
 import ample.ledger.core.schedule.EntryNumber;
+import ample.ledger.core.schedule.TermCode;
 import java.util.Arrays;
 import java.util.List;
 
@@ -11,13 +12,13 @@ import java.util.List;
  * @param term the code of its term
  * @param entry as it was sent; not always an entry number
  */
-public record Picked(String term, String entry) {
+public record Picked(TermCode term, String entry) {
 
     /**
      * @param term the code of the term that the address names
      * @param line sections, each by itself, as forms send them, or with commas between
      */
-    public static List<Picked> of(String term, List<String> line) {
+    public static List<Picked> of(TermCode term, List<String> line) {
         return line.stream()
                 .flatMap(some -> Arrays.stream(some.split(",")))
                 .map(String::strip)
@@ -27,13 +28,13 @@ public record Picked(String term, String entry) {
                     int dot = some.indexOf('.');
                     return dot < 0
                             ? new Picked(term, some)
-                            : new Picked(some.substring(0, dot), some.substring(dot + 1));
+                            : new Picked(new TermCode(some.substring(0, dot)), some.substring(dot + 1));
                 })
                 .toList();
     }
 
     /** How a form sends a section of another term. */
-    public static String elsewhere(String term, EntryNumber entry) {
+    public static String elsewhere(TermCode term, EntryNumber entry) {
         return term + "." + entry;
     }
 }

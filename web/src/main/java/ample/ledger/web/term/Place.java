@@ -4,6 +4,7 @@ import ample.ledger.core.browse.index.TermIndex;
 import ample.ledger.core.browse.index.Vocabulary;
 import ample.ledger.core.browse.quick.QuickFind;
 import ample.ledger.core.calendar.Days;
+import ample.ledger.core.schedule.SeasonCode;
 import ample.ledger.core.schedule.Section;
 import java.util.List;
 
@@ -22,7 +23,7 @@ public record Place(
     static Place of(PostedTerm posted) {
         TermIndex index = posted.index();
         return new Place(
-                posted.edition().term(),
+                posted.edition().term().text(),
                 posted.schedule().term().name(),
                 List.of(posted),
                 index.vocabulary(),
@@ -30,7 +31,7 @@ public record Place(
                 days(List.of(index)));
     }
 
-    static Place ofSeason(String code, List<PostedTerm> terms) {
+    static Place ofSeason(SeasonCode code, List<PostedTerm> terms) {
         List<TermIndex> indexes = terms.stream().map(PostedTerm::index).toList();
         Vocabulary vocabulary =
                 Vocabulary.of(indexes.stream().map(TermIndex::schedule).toList());

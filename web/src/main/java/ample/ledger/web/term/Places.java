@@ -2,6 +2,8 @@ package ample.ledger.web.term;
 
 import ample.ledger.core.plan.PostedSchedules;
 import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.schedule.SeasonCode;
+import ample.ledger.core.schedule.TermCode;
 import java.time.Clock;
 import java.time.ZonedDateTime;
 import java.util.List;
@@ -19,7 +21,8 @@ public class Places {
 
     private final Terms terms;
     private final Clock clock;
-    private final Map<String, Place> places = new ConcurrentHashMap<>();
+    private final Map<TermCode, Place> ofTerms = new ConcurrentHashMap<>();
+    private final Map<SeasonCode, Place> ofSeasons = new ConcurrentHashMap<>();
     private volatile @Nullable Together together;
 
     Places(Terms terms, Clock clock) {
@@ -32,9 +35,9 @@ public class Places {
      *
      * @throws UnknownTermException when nothing is posted for it
      */
-    public Place place(String code) {
+    public Place place(TermCode code) {
         PostedTerm posted = terms.get(code);
-        return places.compute(
+        return ofTerms.compute(
                 code,
                 (same, known) -> known != null && known.terms().equals(List.of(posted)) ? known : Place.of(posted));
     }
@@ -44,13 +47,13 @@ public class Places {
      *
      * @throws UnknownTermException when nothing is posted for it
      */
-    public Place season(String code) {
+    public Place season(SeasonCode code) {
         List<PostedTerm> posted = ofSeason(code);
         if (posted.isEmpty()) {
-            throw new UnknownTermException(code);
+            throw new UnknownTermException(code.text());
         }
-        return places.compute(
-                SEASON + code,
+        return ofSeasons.compute(
+                code,
                 (same, known) -> known != null && known.terms().equals(posted) ? known : Place.ofSeason(code, posted));
     }
 
@@ -61,10 +64,12 @@ public class Places {
      * @throws UnknownTermException when nothing is posted for it
      */
     public Place at(String path) {
-        return path.startsWith(SEASON) ? season(path.substring(SEASON.length())) : place(path);
+        return path.startsWith(SEASON)
+                ? season(new SeasonCode(path.substring(SEASON.length())))
+                : place(new TermCode(path));
     }
 
-    private List<PostedTerm> ofSeason(String code) {
+    private List<PostedTerm> ofSeason(SeasonCode code) {
         return terms.all().stream()
                 .filter(posted -> posted.schedule().term().season().code().equals(code))
                 .toList();

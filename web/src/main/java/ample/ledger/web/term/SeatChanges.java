@@ -3,6 +3,7 @@ package ample.ledger.web.term;
 import ample.ledger.core.registrar.SeatWord;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Section;
+import ample.ledger.core.schedule.TermCode;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -28,10 +29,10 @@ public class SeatChanges {
      *
      * @return the sections whose seats stand otherwise now, by the code of their term
      */
-    public Map<String, List<Section>> refresh() {
-        Map<String, List<SeatWord>> fresh = seats.refresh().stream().collect(Collectors.groupingBy(SeatWord::term));
+    public Map<TermCode, List<Section>> refresh() {
+        Map<TermCode, List<SeatWord>> fresh = seats.refresh().stream().collect(Collectors.groupingBy(SeatWord::term));
         long last = seats.last();
-        Map<String, List<Section>> changed = new HashMap<>();
+        Map<TermCode, List<Section>> changed = new HashMap<>();
         fresh.forEach((term, words) -> {
             terms.find(term).ifPresent(posted -> {
                 seats.takeOver(posted.edition(), posted.index());

@@ -1,6 +1,7 @@
 package ample.ledger.web.term;
 
 import ample.ledger.core.browse.brief.Brief;
+import ample.ledger.core.schedule.TermCode;
 import java.util.List;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -25,11 +26,11 @@ class TermController {
     }
 
     @GetMapping("/{term}")
-    String term(@PathVariable String term) {
+    String term(@PathVariable TermCode term) {
         return browse(terms.get(term).schedule().term().code());
     }
 
-    private static String browse(String term) {
+    private static String browse(TermCode term) {
         return "redirect:" + new Addresses(term).browse(Brief.EVERYTHING);
     }
 }

@@ -4,6 +4,7 @@ import ample.ledger.core.browse.index.TermIndex;
 import ample.ledger.core.edition.Edition;
 import ample.ledger.core.requirement.CourseGraph;
 import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.schedule.TermCode;
 import ample.ledger.store.Editions;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -30,7 +31,7 @@ public class Terms {
     private final LatestSeats seats;
     private final Clock clock;
     private final EditionComparisons comparisons;
-    private final Map<String, PostedTerm> latest = new ConcurrentHashMap<>();
+    private final Map<TermCode, PostedTerm> latest = new ConcurrentHashMap<>();
 
     Terms(Editions editions, LatestSeats seats, Clock clock) {
         this.seats = seats;
@@ -49,7 +50,7 @@ public class Terms {
     }
 
     /** The term of that code, where something is posted for it. */
-    Optional<PostedTerm> find(String code) {
+    Optional<PostedTerm> find(TermCode code) {
         return Optional.ofNullable(latest.get(code));
     }
 
@@ -58,8 +59,8 @@ public class Terms {
      *
      * @throws UnknownTermException when nothing is posted for it
      */
-    public PostedTerm get(String code) {
-        return find(code).orElseThrow(() -> new UnknownTermException(code));
+    public PostedTerm get(TermCode code) {
+        return find(code).orElseThrow(() -> new UnknownTermException(code.text()));
     }
 
     /** Looks what is current now, and takes in what has changed. */

@@ -1,6 +1,7 @@
 package ample.ledger.web.trouble;
 
 import ample.ledger.core.browse.brief.Brief;
+import ample.ledger.core.schedule.TermCode;
 import ample.ledger.web.guard.Refusal;
 import ample.ledger.web.guard.TooManyException;
 import ample.ledger.web.guest.AwayException;
@@ -61,19 +62,19 @@ class TroubleAdvice {
     @ExceptionHandler
     @ResponseStatus(HttpStatus.NOT_FOUND)
     String notPosted(NotPostedException unknown, Model model) {
-        Addresses addresses = new Addresses(unknown.posted().schedule().term().code());
-        head.putWithoutVisitor(
-                model, places.place(addresses.term()), unknown.brief(), addresses.browse(unknown.brief()));
+        TermCode term = unknown.posted().schedule().term().code();
+        Addresses addresses = new Addresses(term);
+        head.putWithoutVisitor(model, places.place(term), unknown.brief(), addresses.browse(unknown.brief()));
         model.addAttribute(
                 "page",
                 new TroublePage(
                         Objects.requireNonNull(unknown.getMessage()),
                         unknown.why(),
                         unknown.brief().isEmpty()
-                                ? List.of(browse(addresses.term()))
+                                ? List.of(browse(term))
                                 : List.of(
                                         new WayOn("Back to your brief", addresses.browse(unknown.brief())),
-                                        browse(addresses.term()))));
+                                        browse(term))));
         return "trouble/page";
     }
 
@@ -120,7 +121,7 @@ class TroubleAdvice {
         return "trouble/page";
     }
 
-    private WayOn browse(String term) {
+    private WayOn browse(TermCode term) {
         return new WayOn(
                 "Browse " + terms.get(term).schedule().term().name(), new Addresses(term).browse(Brief.EVERYTHING));
     }

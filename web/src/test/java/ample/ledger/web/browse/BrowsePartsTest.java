@@ -13,6 +13,7 @@ import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.core.requirement.CourseGraph;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Section;
+import ample.ledger.core.schedule.TermCode;
 import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Addresses;
 import ample.ledger.web.term.PostedTerm;
@@ -32,7 +33,7 @@ class BrowsePartsTest {
 
     private static final TermIndex INDEX = Schedules.kernelIndex();
     private static final PostedTerm POSTED = new PostedTerm(
-            new Edition(1, "halvermere", "autumn-2031", 1, Instant.EPOCH, "", "", ""),
+            new Edition(1, "halvermere", new TermCode("autumn-2031"), 1, Instant.EPOCH, "", "", ""),
             INDEX,
             new CourseGraph(List.of()),
             Optional.empty());

@@ -17,6 +17,7 @@ import ample.ledger.core.calendar.WeekHours;
 import ample.ledger.core.edition.Edition;
 import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.core.requirement.CourseGraph;
+import ample.ledger.core.schedule.TermCode;
 import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Place;
 import ample.ledger.web.term.PostedTerm;
@@ -38,7 +39,7 @@ class OftenAskedTest {
             "autumn-2031",
             "Autumn 2031",
             List.of(new PostedTerm(
-                    new Edition(1, "halvermere", "autumn-2031", 1, Instant.EPOCH, "", "", ""),
+                    new Edition(1, "halvermere", new TermCode("autumn-2031"), 1, Instant.EPOCH, "", "", ""),
                     INDEX,
                     new CourseGraph(List.of()),
                     Optional.empty())),

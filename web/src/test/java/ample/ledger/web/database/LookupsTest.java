@@ -13,7 +13,7 @@ import org.springframework.dao.QueryTimeoutException;
 /** Who opens a page waits no longer than they have patience for, and once. */
 class LookupsTest {
 
-    private final DatabaseBreaker breaker = new DatabaseBreaker();
+    private final DatabaseBreaker database = new DatabaseBreaker();
     private final CountDownLatch never = new CountDownLatch(1);
 
     @AfterEach
@@ -23,23 +23,27 @@ class LookupsTest {
 
     @Test
     void whoWaitsInVainIsToldAndOthersDoNotWait() {
-        Lookups lookups = new Lookups(breaker, Duration.ofMillis(10));
+        Lookups lookups = new Lookups(database, Duration.ofMillis(10));
 
         assertThatThrownBy(() -> lookups.soon(this::waitForEver)).isInstanceOf(QueryTimeoutException.class);
 
-        assertThat(breaker.mayAsk()).isFalse();
+        assertThatThrownBy(() -> lookups.soon(() -> "asked"))
+                .as("others are not asked for")
+                .isInstanceOf(QueryTimeoutException.class);
+        assertThat(database.mayAsk()).as("who changes something waits longer").isTrue();
     }
 
     @Test
     void whatIsFoundAndWhatWentWrongComeBackAsTheyAre() {
-        Lookups lookups = new Lookups(breaker, Duration.ofSeconds(30));
+        Lookups lookups = new Lookups(database, Duration.ofSeconds(30));
 
         assertThat(lookups.soon(() -> "found")).isEqualTo("found");
         assertThatThrownBy(() -> lookups.soon(() -> {
                     throw new CannotAcquireLockException("taken");
                 }))
                 .isInstanceOf(CannotAcquireLockException.class);
-        assertThat(breaker.mayAsk()).isTrue();
+        assertThat(lookups.soon(() -> "found")).as("it came in time").isEqualTo("found");
+        assertThat(database.mayAsk()).as("and is known").isFalse();
     }
 
     private boolean waitForEver() {

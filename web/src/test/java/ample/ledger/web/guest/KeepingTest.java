@@ -14,6 +14,7 @@ import static org.mockito.Mockito.when;
 
 import ample.ledger.core.plan.Plan;
 import ample.ledger.core.plan.PlanBook;
+import ample.ledger.core.schedule.SeasonCode;
 import ample.ledger.store.Shares;
 import ample.ledger.store.Visitors;
 import ample.ledger.web.database.DatabaseBreaker;
@@ -40,17 +41,16 @@ import org.springframework.mock.web.MockHttpSession;
 /** What is kept for guests and for students, and what becomes of it when one becomes the other. */
 class KeepingTest {
 
-    private static final String SEASON = "autumn-2031";
+    private static final SeasonCode SEASON = new SeasonCode("autumn-2031");
     private static final KeptRecord SECOND_YEAR = new KeptRecord("", "46", "2", "", "glaciology");
 
     private final Map<String, String> stored = new HashMap<>();
     private final Visitors visitors = mock();
     private final Shares shares = mock();
     private final Limits limits = mock();
-    private final DatabaseBreaker breaker = new DatabaseBreaker();
-    private final Lookups lookups = new Lookups(breaker, Duration.ofSeconds(30));
+    private final Lookups lookups = new Lookups(new DatabaseBreaker(), Duration.ofSeconds(30));
     private final Keeping keeping =
-            new Keeping(visitors, shares, limits, breaker, lookups, Clock.fixed(Instant.EPOCH, ZoneOffset.UTC));
+            new Keeping(visitors, shares, limits, lookups, Clock.fixed(Instant.EPOCH, ZoneOffset.UTC));
     private final Browser browser = new Browser();
 
     /** Keeps cookies, as browsers do. */

@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ample.ledger.core.calendar.Days;
 import ample.ledger.core.plan.PlannedWeek;
 import ample.ledger.core.schedule.Section;
+import ample.ledger.core.schedule.TermCode;
 import ample.ledger.web.preferences.Preferences;
 import java.awt.geom.Rectangle2D;
 import java.util.ArrayList;
@@ -74,7 +75,7 @@ class BandDrawingTest {
     }
 
     private static Bands draw(PlannedWeek week) {
-        WeekAsk ask = WeekAsk.of("autumn-2031", new LinkedMultiValueMap<>());
+        WeekAsk ask = WeekAsk.of(new TermCode("autumn-2031"), new LinkedMultiValueMap<>());
         return new BandDrawing(week, KERNEL.term(), ask, Preferences.USUAL, List.of(), List.of()).draw();
     }
 

@@ -17,8 +17,10 @@ import ample.ledger.core.plan.Obstacles;
 import ample.ledger.core.plan.PlannedWeek;
 import ample.ledger.core.plan.PostedSchedules;
 import ample.ledger.core.reading.SeatAccount;
+import ample.ledger.core.schedule.CampusCode;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
+import ample.ledger.core.schedule.TermCode;
 import ample.ledger.web.plan.WeekPage.Trouble;
 import java.time.LocalDate;
 import java.util.List;
@@ -56,7 +58,10 @@ class ObstacleWordsTest {
         PlannedWeek week = week(plan("NUMB 112 F1").adding(List.of(unknown())).busy(none -> List.of(shift)));
 
         // Of fifteen Tuesdays one is in Harvest Week, and one is taught as a Monday.
-        assertThat(troubles(week, new Obstacles.Student("tidewall", KERNEL.term(), Optional.empty())))
+        assertThat(troubles(
+                        week,
+                        new Obstacles.Student(
+                                Optional.of(new CampusCode("tidewall")), KERNEL.term(), Optional.empty())))
                 .extracting(Trouble::words)
                 .containsExactly(
                         "Entry number 99999 is no longer posted.",
@@ -103,7 +108,7 @@ class ObstacleWordsTest {
         PlannedWeek all =
                 week(new PostedSchedules(List.of(schedule)), schedule.sections().toArray(Section[]::new));
 
-        assertThat(troubles(all, new Obstacles.Student("", schedule.term(), Optional.empty())))
+        assertThat(troubles(all, new Obstacles.Student(Optional.empty(), schedule.term(), Optional.empty())))
                 .extracting(Trouble::words)
                 .containsExactly(
                         "An exam: TIDE 102 T1 and TIDE 103 T1 are held at the same time: 60 minutes shared, once, on Mon 15 Dec.",
@@ -137,7 +142,7 @@ class ObstacleWordsTest {
     private static ObstacleWords words(PlannedWeek week) {
         return new ObstacleWords(
                 week,
-                WeekAsk.of("autumn-2031", new LinkedMultiValueMap<>()),
+                WeekAsk.of(new TermCode("autumn-2031"), new LinkedMultiValueMap<>()),
                 ClockStyle.HOURS_24,
                 attendance -> SeatAccount.of(attendance.section().pool(), Schedules.TODAY));
     }

@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.tuple;
 import ample.ledger.core.edition.Edition;
 import ample.ledger.core.exchange.ScheduleBundle;
 import ample.ledger.core.fixtures.Schedules;
+import ample.ledger.core.schedule.TermCode;
 import ample.ledger.store.Editions;
 import ample.ledger.store.TestDatabase;
 import ample.ledger.web.LedgerApplication;
@@ -43,7 +44,7 @@ class PostingAtStartTest {
                 .contains("sections.csv, row 2, column kind, “lecure”: It must be one of: lecture, lab")
                 .doesNotContain("\tat ");
         try (var context = post(Schedules.kernel())) {
-            assertThat(context.getBean(Editions.class).current("autumn-2031"))
+            assertThat(context.getBean(Editions.class).current(new TermCode("autumn-2031")))
                     .hasValueSatisfying(edition -> assertThat(edition.number()).isEqualTo(1));
         }
     }
@@ -55,7 +56,7 @@ class PostingAtStartTest {
 
         try (var context = post(folder)) {
             Editions editions = context.getBean(Editions.class);
-            assertThat(editions.current("autumn-2031")).hasValueSatisfying(edition -> {
+            assertThat(editions.current(new TermCode("autumn-2031"))).hasValueSatisfying(edition -> {
                 assertThat(edition.number()).isEqualTo(2);
                 assertThat(editions.schedule(edition).sections())
                         .anyMatch(section -> section.course().title().equals("How Tides Really Work"));
@@ -77,7 +78,7 @@ class PostingAtStartTest {
         try (var context = start(demo)) {
             Editions editions = context.getBean(Editions.class);
             assertThat(editions.allCurrent())
-                    .extracting(Edition::term, Edition::number)
+                    .extracting(edition -> edition.term().text(), Edition::number)
                     .containsExactly(
                             tuple("autumn-2031", 3),
                             tuple("quarter-autumn-2031", 1),
@@ -91,7 +92,7 @@ class PostingAtStartTest {
         post(Schedules.kernel()).close();
 
         try (var context = start(demo)) {
-            assertThat(context.getBean(Editions.class).current("autumn-2031"))
+            assertThat(context.getBean(Editions.class).current(new TermCode("autumn-2031")))
                     .hasValueSatisfying(edition -> assertThat(edition.number()).isEqualTo(4));
         }
     }

@@ -3,17 +3,19 @@ package ample.ledger.web.preferences;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ample.ledger.core.calendar.ClockStyle;
+import ample.ledger.core.schedule.CampusCode;
 import ample.ledger.web.preferences.Preferences.Light;
 import ample.ledger.web.preferences.Preferences.Lines;
 import java.time.DayOfWeek;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 class PreferencesTest {
 
-    private static final Preferences OWN =
-            new Preferences(ClockStyle.HOURS_12, DayOfWeek.SUNDAY, Lines.TIGHT, Light.DARK, "upper-fell");
+    private static final Preferences OWN = new Preferences(
+            ClockStyle.HOURS_12, DayOfWeek.SUNDAY, Lines.TIGHT, Light.DARK, Optional.of(new CampusCode("upper-fell")));
 
     @Test
     void areReadBackFromTheirCookie() {

@@ -12,8 +12,10 @@ import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.core.fixtures.SectionBuilder;
 import ample.ledger.core.requirement.CourseGraph;
 import ample.ledger.core.schedule.Campus;
+import ample.ledger.core.schedule.CampusCode;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.schedule.TermCode;
 import ample.ledger.web.term.EditionComparisons.Correction;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -88,7 +90,7 @@ class ChangeWordsTest {
 
     @Test
     void aPlaceIsSaidWithItsCampus() {
-        Campus fell = new Campus("upper-fell", "Upper Fell", false);
+        Campus fell = new Campus(new CampusCode("upper-fell"), "Upper Fell", false);
         PostedTerm posted = posted(
                 edition(2),
                 Schedules.of(plain().at(fell).meets("Mon", "9:30-10:50").build()),
@@ -144,6 +146,13 @@ class ChangeWordsTest {
 
     private static Edition edition(int number) {
         return new Edition(
-                number, "test", "autumn-2031", number, Instant.parse("2031-06-0" + number + "T09:41:00Z"), "", "", "");
+                number,
+                "test",
+                new TermCode("autumn-2031"),
+                number,
+                Instant.parse("2031-06-0" + number + "T09:41:00Z"),
+                "",
+                "",
+                "");
     }
 }

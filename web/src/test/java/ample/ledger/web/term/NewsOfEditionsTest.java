@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ample.ledger.core.exchange.ScheduleBundle;
 import ample.ledger.core.fixtures.Schedules;
+import ample.ledger.core.schedule.TermCode;
 import ample.ledger.web.RunningLedger;
 import java.io.IOException;
 import java.net.URI;
@@ -37,7 +38,7 @@ class NewsOfEditionsTest {
         ledger.editions().post(kernel("second", "Tides Corrected"), "Second", "desk", NOW);
         assertThat(await(ledger, "Tides Corrected")).isZero();
 
-        ledger.editions().makeCurrent("autumn-2078", 1);
+        ledger.editions().makeCurrent(new TermCode("autumn-2078"), 1);
         assertThat(await(ledger, "How Tides Work")).isZero();
     }
 

@@ -14,6 +14,7 @@ import ample.ledger.core.calendar.ClockStyle;
 import ample.ledger.core.edition.Edition;
 import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.core.schedule.Section;
+import ample.ledger.core.schedule.TermCode;
 import ample.ledger.store.Editions;
 import java.time.Clock;
 import java.time.Instant;
@@ -40,28 +41,28 @@ class TermsTest {
     @Test
     void anEditionIsIndexedOnce() {
         terms.refresh();
-        assertThat(terms.get("autumn-2031")).isSameAs(terms.get("autumn-2031"));
+        assertThat(terms.get(new TermCode("autumn-2031"))).isSameAs(terms.get(new TermCode("autumn-2031")));
 
         verify(editions, times(1)).schedule(any());
     }
 
     @Test
     void theNextEditionIsSeenOnceThereIsNewsOfIt() {
-        terms.get("autumn-2031");
+        terms.get(new TermCode("autumn-2031"));
         current(2);
         terms.refresh();
 
-        assertThat(terms.get("autumn-2031").edition().number()).isEqualTo(2);
+        assertThat(terms.get(new TermCode("autumn-2031")).edition().number()).isEqualTo(2);
     }
 
     /** Seats are held until a day, so they are counted anew when the institution's clocks pass midnight. */
     @Test
     void seatsAreCountedAnewEachDay() {
-        assertThat(terms.get("autumn-2031").index().today()).hasToString("2031-06-17");
+        assertThat(terms.get(new TermCode("autumn-2031")).index().today()).hasToString("2031-06-17");
         when(clock.instant()).thenReturn(Instant.parse("2031-06-17T23:30:00Z"));
         terms.refresh();
 
-        assertThat(terms.get("autumn-2031").index().today())
+        assertThat(terms.get(new TermCode("autumn-2031")).index().today())
                 .as("half past midnight in the institution's summer")
                 .hasToString("2031-06-18");
     }
@@ -77,7 +78,7 @@ class TermsTest {
                 .meets("Tue", "9:30-10:50")
                 .taughtBy("Haldor")
                 .build();
-        when(editions.history("autumn-2031")).thenReturn(List.of(edition(3), edition(2), edition(1)));
+        when(editions.history(new TermCode("autumn-2031"))).thenReturn(List.of(edition(3), edition(2), edition(1)));
         when(editions.schedule(edition(1))).thenReturn(Schedules.of(monday));
         when(editions.schedule(edition(2))).thenReturn(Schedules.of(tuesday));
         when(editions.schedule(edition(3))).thenReturn(Schedules.of(taught));
@@ -87,7 +88,7 @@ class TermsTest {
         terms.compareEditions();
         terms.compareEditions();
 
-        ChangeWords words = new ChangeWords(terms.get("autumn-2031"), ClockStyle.HOURS_24);
+        ChangeWords words = new ChangeWords(terms.get(new TermCode("autumn-2031")), ClockStyle.HOURS_24);
         assertThat(words.of(taught.entry())).isEqualTo("was without an announced instructor");
         assertThat(words.ofAllEditions(taught.entry()))
                 .containsExactly(
@@ -99,7 +100,7 @@ class TermsTest {
     @Test
     void aTermThatWasNeverPostedIsUnknown() {
         assertThatExceptionOfType(UnknownTermException.class)
-                .isThrownBy(() -> terms.get("spring-1999"))
+                .isThrownBy(() -> terms.get(new TermCode("spring-1999")))
                 .matches(unknown -> unknown.code().equals("spring-1999"));
         verify(editions, times(1)).allCurrent();
     }
@@ -109,6 +110,6 @@ class TermsTest {
     }
 
     private static Edition edition(int number) {
-        return new Edition(number, "halvermere", "autumn-2031", number, EVENING, "", "", "");
+        return new Edition(number, "halvermere", new TermCode("autumn-2031"), number, EVENING, "", "", "");
     }
 }

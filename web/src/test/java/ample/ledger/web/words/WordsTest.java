@@ -11,9 +11,11 @@ import ample.ledger.core.calendar.TimeRange;
 import ample.ledger.core.calendar.Timing;
 import ample.ledger.core.fixtures.SectionBuilder;
 import ample.ledger.core.schedule.Season;
+import ample.ledger.core.schedule.SeasonCode;
 import ample.ledger.core.schedule.Section;
 import ample.ledger.core.schedule.Span;
 import ample.ledger.core.schedule.Term;
+import ample.ledger.core.schedule.TermCode;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
@@ -62,9 +64,9 @@ class WordsTest {
     @Test
     void theWholeTermIsWeeksAndAnythingElseHasItsName() {
         var term = new Term(
-                "autumn-2031",
+                new TermCode("autumn-2031"),
                 "Autumn 2031",
-                new Season("autumn-2031", "Autumn 2031"),
+                new Season(new SeasonCode("autumn-2031"), "Autumn 2031"),
                 SectionBuilder.TERM,
                 TermCalendar.PLAIN);
         var half = new DateRange(LocalDate.of(2031, 9, 8), LocalDate.of(2031, 10, 24));

@@ -33,26 +33,10 @@ public final class Density {
         return sum;
     }
 
-    /** Cost: one look at each section, and at each half hour of each different shape of a week. */
+    /** Cost: {@link Timetable#meetingByHalfHour}. */
     static Density of(Timetable timetable, SectionSet fitting, SectionSet open) {
-        int[] now = counts(timetable, fitting);
-        return new Density(now, open == fitting ? now : counts(timetable, open));
-    }
-
-    private static int[] counts(Timetable timetable, SectionSet set) {
-        int[] byShape = new int[timetable.shapes().size()];
-        for (int position : set.positions()) {
-            byShape[timetable.shapeAt(position)]++;
-        }
-        int[] counts = new int[7 * HALF_HOURS];
-        for (int shape = 0; shape < byShape.length; shape++) {
-            if (byShape[shape] > 0) {
-                for (int halfHour : timetable.halfHoursOf(shape)) {
-                    counts[halfHour] += byShape[shape];
-                }
-            }
-        }
-        return counts;
+        int[] now = timetable.meetingByHalfHour(fitting);
+        return new Density(now, open == fitting ? now : timetable.meetingByHalfHour(open));
     }
 
     /**

@@ -101,7 +101,7 @@ public final class Findings {
 
     /** The sections that fit, in the order of the schedule. */
     public List<Section> fitting() {
-        return sections.sorted().mapToObj(moment.index()::section).toList();
+        return sections.sorted().map(moment.index()::section).toList();
     }
 
     /** Whether the section fits; false for one that the edition does not have. */

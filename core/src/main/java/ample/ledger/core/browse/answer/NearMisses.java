@@ -9,6 +9,7 @@ import ample.ledger.core.browse.index.Candidate;
 import ample.ledger.core.browse.index.CandidateSet;
 import ample.ledger.core.browse.index.Candidates;
 import ample.ledger.core.browse.index.Moment;
+import ample.ledger.core.browse.index.SectionAt;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -22,10 +23,11 @@ final class NearMisses {
     private final Wording wording;
 
     /** Nearest first, then in the order of the brief, then of the schedule. */
-    private record Rank(int weight, Topic topic, int section) implements Comparable<Rank> {
+    private record Rank(int weight, Topic topic, SectionAt section) implements Comparable<Rank> {
 
-        private static final Comparator<Rank> ORDER =
-                Comparator.comparingInt(Rank::weight).thenComparing(Rank::topic).thenComparingInt(Rank::section);
+        private static final Comparator<Rank> ORDER = Comparator.comparingInt(Rank::weight)
+                .thenComparing(Rank::topic)
+                .thenComparingInt(rank -> rank.section().place());
 
         @Override
         public int compareTo(Rank other) {
@@ -62,12 +64,12 @@ final class NearMisses {
         Candidates layout = moment.index().layout();
         CandidateSet besides = findings.besides(condition.topic());
         int least = condition.leastShortfall().weight(1);
-        for (int section : besides.sections().toArray()) {
+        besides.sections().forEach(section -> {
             Rank best = new Rank(least, condition.topic(), section);
             if (isNearer(best, nearest, most) && !findings.candidates().containsSection(section)) {
-                Shortfall shortfall = layout.ofSection(section)
+                Shortfall shortfall = layout.of(section)
                         .filter(besides::contains)
-                        .mapToObj(position -> condition.shortfall(new Candidate(moment, position)))
+                        .map(candidate -> condition.shortfall(new Candidate(moment, candidate)))
                         .min(Comparator.comparingInt(Shortfall::weight))
                         .orElseThrow();
                 Rank rank = new Rank(shortfall.weight(), condition.topic(), section);
@@ -78,7 +80,7 @@ final class NearMisses {
                     nearest.remove();
                 }
             }
-        }
+        });
     }
 
     private static boolean isNearer(Rank rank, PriorityQueue<Found> nearest, int most) {

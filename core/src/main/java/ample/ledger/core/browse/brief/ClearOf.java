@@ -34,6 +34,10 @@ public record ClearOf(Set<EntryNumber> plan) implements Condition {
         return Conditions.some(address.entries(PLAN), ClearOf::new);
     }
 
+    private CandidateSet clashing(Moment moment, boolean inSet) {
+        return moment.index().timetable().clashing(moment.index().at(plan), inSet);
+    }
+
     @Override
     public Topic topic() {
         return Topic.PLAN;
@@ -41,12 +45,12 @@ public record ClearOf(Set<EntryNumber> plan) implements Condition {
 
     @Override
     public CandidateSet in(Moment moment) {
-        return moment.index().clashing(plan, true).complement();
+        return clashing(moment, true).complement();
     }
 
     @Override
     public CandidateSet notIn(Moment moment) {
-        return moment.index().clashing(plan, false);
+        return clashing(moment, false);
     }
 
     @Override

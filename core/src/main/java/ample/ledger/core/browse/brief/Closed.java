@@ -41,15 +41,18 @@ public record Closed(WeekHours hours) implements Condition {
 
     @Override
     public CandidateSet in(Moment moment) {
-        return moment.index().meetingIn(hours).complement();
+        return moment.index().timetable().setsMeetingIn(hours).complement();
     }
 
     @Override
     public CandidateSet notIn(Moment moment) {
         MeetingColumns self = moment.index().meetings();
         return self.untimed()
-                .and(moment.index().setMeetings().untimed().or(moment.index().meetingIn(hours)))
-                .or(moment.index().itselfMeetingIn(hours));
+                .and(moment.index()
+                        .setMeetings()
+                        .untimed()
+                        .or(moment.index().timetable().setsMeetingIn(hours)))
+                .or(moment.index().timetable().sectionsMeetingIn(hours));
     }
 
     @Override

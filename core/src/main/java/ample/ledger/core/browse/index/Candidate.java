@@ -4,26 +4,26 @@ import ample.ledger.core.calendar.Days;
 import ample.ledger.core.calendar.Overlaps;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
-import java.util.function.IntUnaryOperator;
+import java.util.function.ToIntFunction;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /** One section in one of the complete sets that it can be taken in, at one moment. */
 public final class Candidate {
 
     private final Moment moment;
-    private final int position;
-    private final int[] members;
+    private final SectionAt at;
+    private final List<SectionAt> members;
 
-    /** @param position of the candidate in the layout of the moment's index */
-    public Candidate(Moment moment, int position) {
+    /** @param candidate in the layout of the moment's index */
+    public Candidate(Moment moment, CandidateAt candidate) {
         this.moment = moment;
-        this.position = moment.index().layout().sectionAt(position);
-        this.members = moment.index().layout().setAt(position);
+        this.at = moment.index().layout().sectionOf(candidate);
+        this.members = moment.index().layout().setOf(candidate);
     }
 
     public Schedule schedule() {
@@ -31,7 +31,7 @@ public final class Candidate {
     }
 
     public Section section() {
-        return moment.index().section(position);
+        return moment.index().section(at);
     }
 
     /** The whole set, the section among it. */
@@ -41,31 +41,30 @@ public final class Candidate {
 
     /** The codes of the values of {@code facet} that the section has. */
     public List<String> codes(Facet facet) {
-        return codesOf(facet, position);
+        return codesOf(facet, at);
     }
 
     /** Those that the sections of the set have, in the order of the codes. */
     public Set<String> codesOfSet(Facet facet) {
-        return Arrays.stream(members)
-                .boxed()
+        return members.stream()
                 .flatMap(member -> codesOf(facet, member).stream())
                 .collect(Collectors.toCollection(TreeSet::new));
     }
 
-    private List<String> codesOf(Facet facet, int section) {
+    private List<String> codesOf(Facet facet, SectionAt section) {
         return facet.codesOf(
                 moment.index().section(section), schedule(), moment.seats().account(section));
     }
 
     /** The days on which the section meets. */
     public Days days() {
-        return timetable().daysOf(position);
+        return timetable().daysOf(at);
     }
 
     /** The days on which some section of the set meets. */
     public Days daysOfSet() {
         Days all = Days.NONE;
-        for (int member : members) {
+        for (SectionAt member : members) {
             all = all.plus(timetable().daysOf(member));
         }
         return all;
@@ -73,12 +72,12 @@ public final class Candidate {
 
     /** Minutes from midnight to the earliest start of the section on any day; 24 hours where it has no set time. */
     public int start() {
-        return timetable().startOf(position);
+        return timetable().startOf(at);
     }
 
     /** Minutes from midnight to the latest end of the section; 0 where it has no set time. */
     public int end() {
-        return timetable().endOf(position);
+        return timetable().endOf(at);
     }
 
     /** The same of the whole set as {@link #start}. */
@@ -97,7 +96,7 @@ public final class Candidate {
 
     /** Seats counted over companions, those with more than {@code waiting} people in their queue left out; less than 0 for none at all. */
     public int seatsOverCompanions(int waiting) {
-        return moment.seats().overCompanions(position, waiting);
+        return moment.seats().overCompanions(at, waiting);
     }
 
     /** The fewest seats open in a section of the set; less than 0 where one is cancelled. */
@@ -112,17 +111,17 @@ public final class Candidate {
 
     /** How long the queues are of the set, and of everything that could take a place in it. */
     public IntStream queues() {
-        return IntStream.concat(Arrays.stream(members), moment.seats().alternatives(position))
-                .map(this::waiting)
+        return Stream.concat(members.stream(), moment.seats().alternatives(at))
+                .mapToInt(this::waiting)
                 .distinct();
     }
 
-    private int waiting(int section) {
+    private int waiting(SectionAt section) {
         return moment.seats().account(section).waiting();
     }
 
-    private IntStream ofMembers(IntUnaryOperator value) {
-        return Arrays.stream(members).map(value);
+    private IntStream ofMembers(ToIntFunction<SectionAt> value) {
+        return members.stream().mapToInt(value);
     }
 
     private Timetable timetable() {

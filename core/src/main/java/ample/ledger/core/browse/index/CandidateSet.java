@@ -1,7 +1,7 @@
 package ample.ledger.core.browse.index;
 
-import java.util.function.IntConsumer;
-import java.util.function.IntPredicate;
+import java.util.function.Consumer;
+import java.util.function.Predicate;
 
 /**
  * A set of the candidates of one {@link TermIndex}: sections, each in one of its complete sets. Immutable. It is as large
@@ -57,23 +57,23 @@ public final class CandidateSet {
         return layout.all().minus(this);
     }
 
-    /** Those of this set whose position {@code holds}. */
-    CandidateSet filter(IntPredicate holds) {
+    /** Those of this set for which {@code holds}. */
+    CandidateSet filter(Predicate<CandidateAt> holds) {
         long[] result = new long[bits.length];
-        forEach(position -> {
-            if (holds.test(position)) {
-                result[position >> 6] |= 1L << position;
+        forEach(candidate -> {
+            if (holds.test(candidate)) {
+                result[candidate.word()] |= candidate.bit();
             }
         });
         return new CandidateSet(layout, result);
     }
 
-    public boolean contains(int position) {
-        return (bits[position >> 6] & 1L << position) != 0;
+    public boolean contains(CandidateAt candidate) {
+        return (bits[candidate.word()] & candidate.bit()) != 0;
     }
 
     /** Whether one of the candidates of this section is in the set. */
-    public boolean containsSection(int section) {
+    public boolean containsSection(SectionAt section) {
         return layout.anyOf(section, this);
     }
 
@@ -96,11 +96,11 @@ public final class CandidateSet {
         return true;
     }
 
-    /** Passes the position of each candidate. */
-    public void forEach(IntConsumer position) {
+    /** Passes each candidate, by position. */
+    public void forEach(Consumer<CandidateAt> candidate) {
         for (int i = 0; i < bits.length; i++) {
             for (long left = bits[i]; left != 0; left &= left - 1) {
-                position.accept((i << 6) + Long.numberOfTrailingZeros(left));
+                candidate.accept(new CandidateAt((i << 6) + Long.numberOfTrailingZeros(left)));
             }
         }
     }

@@ -6,8 +6,11 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
-import java.util.function.IntPredicate;
+import java.util.Objects;
+import java.util.function.Predicate;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The layout of one edition's candidates. A <em>candidate</em> is one section in one complete set that it can be taken in;
@@ -30,12 +33,17 @@ public final class Candidates {
     private final long[] used;
     private final long[] tops;
     private final int[] longStarts;
-    private final int[] sectionAt;
+
+    /** By position the section; null where there is no candidate. */
+    private final @Nullable SectionAt[] sectionAt;
+
+    /** By position the number of the set. */
     private final int[] setAt;
+
     private final int[] first;
     private final int[] count;
-    private final List<int[]> sets;
-    private final int[][] positionsOfSet;
+    private final List<List<SectionAt>> sets;
+    private final List<List<CandidateAt>> candidatesOfSet;
 
     private Candidates(Builder built) {
         this.sections = built.count.length;
@@ -43,12 +51,18 @@ public final class Candidates {
         this.plainWords = built.plainWords;
         this.shortWords = built.shortWords;
         this.longStarts = built.longStarts.stream().mapToInt(Integer::intValue).toArray();
-        this.sectionAt = Arrays.copyOf(built.sectionAt, words * WORD);
-        this.setAt = Arrays.copyOf(built.setAt, words * WORD);
+        this.sectionAt = Arrays.stream(built.sectionAt)
+                .mapToObj(section -> section < 0 ? null : new SectionAt(section))
+                .toArray(SectionAt[]::new);
+        this.setAt = built.setAt;
         this.first = built.first;
         this.count = built.count;
-        this.sets = built.sets;
-        this.positionsOfSet = built.positionsOfSet;
+        this.sets = built.sets.stream()
+                .map(set -> Arrays.stream(set).mapToObj(SectionAt::new).toList())
+                .toList();
+        this.candidatesOfSet = Arrays.stream(built.positionsOfSet)
+                .map(set -> Arrays.stream(set).mapToObj(CandidateAt::new).toList())
+                .toList();
         this.used = new long[words];
         this.tops = new long[shortWords];
         for (int section = 0; section < sections; section++) {
@@ -87,26 +101,27 @@ public final class Candidates {
         return used;
     }
 
-    /** The section of a candidate, by its position in the schedule; −1 where {@code position} is no candidate. */
-    int sectionAt(int position) {
-        return sectionAt[position];
+    /** The section of a candidate. */
+    SectionAt sectionOf(CandidateAt candidate) {
+        return Objects.requireNonNull(sectionAt[candidate.position()]);
     }
 
     /** The sections of the complete set of a candidate. */
-    int[] setAt(int position) {
-        return sets.get(setAt[position]);
+    List<SectionAt> setOf(CandidateAt candidate) {
+        return sets.get(setAt[candidate.position()]);
     }
 
     /** The candidates of {@code section}. */
-    public IntStream ofSection(int section) {
-        return IntStream.range(first[section], first[section] + count[section]);
+    public Stream<CandidateAt> of(SectionAt section) {
+        int start = first[section.place()];
+        return IntStream.range(start, start + count[section.place()]).mapToObj(CandidateAt::new);
     }
 
     /** Whether one of the candidates of {@code section} is in {@code set}. */
-    boolean anyOf(int section, CandidateSet set) {
-        int end = first[section] + count[section];
-        for (int position = first[section]; position < end; position++) {
-            if (set.contains(position)) {
+    boolean anyOf(SectionAt section, CandidateSet set) {
+        int end = first[section.place()] + count[section.place()];
+        for (int position = first[section.place()]; position < end; position++) {
+            if (set.contains(new CandidateAt(position))) {
                 return true;
             }
         }
@@ -114,9 +129,9 @@ public final class Candidates {
     }
 
     /** The candidates of every section in every set that {@code section} is in. */
-    IntStream together(int section) {
-        return ofSection(section)
-                .flatMap(position -> Arrays.stream(positionsOfSet[setAt[position]]))
+    Stream<CandidateAt> together(SectionAt section) {
+        return of(section)
+                .flatMap(candidate -> candidatesOfSet.get(setAt[candidate.position()]).stream())
                 .distinct();
     }
 
@@ -189,24 +204,19 @@ public final class Candidates {
         return one;
     }
 
-    /** The candidate that {@link #representatives} has of {@code section}; −1 for one that belongs to no complete set. */
-    int representative(int section) {
-        int last = first[section] + count[section] - 1;
-        if (count[section] == 0) {
-            return -1;
+    /** The candidate that {@link #representatives} has of {@code section}; null for one that belongs to no complete set. */
+    @Nullable CandidateAt representative(SectionAt section) {
+        int start = first[section.place()];
+        int last = start + count[section.place()] - 1;
+        if (last < start) {
+            return null;
         }
-        return last >> 6 < shortWords ? last : first[section];
+        return new CandidateAt(last >> 6 < shortWords ? last : start);
     }
 
-    /** The candidates whose position {@code holds}. */
-    CandidateSet where(IntPredicate holds) {
-        long[] bits = new long[words];
-        for (int position = 0; position < sectionAt.length; position++) {
-            if (sectionAt[position] >= 0 && holds.test(position)) {
-                bits[position >> 6] |= 1L << position;
-            }
-        }
-        return new CandidateSet(this, bits);
+    /** The candidates for which {@code holds}. */
+    CandidateSet where(Predicate<CandidateAt> holds) {
+        return all().filter(holds);
     }
 
     public CandidateSet all() {

@@ -141,8 +141,8 @@ public enum Facet {
             new Parameter("at", "Codes of campuses", "tidewall"),
             "campuses",
             "at",
-            ofSection(section -> Stream.of(section.campus().code())),
-            schedule -> named(schedule.campuses(), Campus::code, Campus::name)),
+            ofSection(section -> Stream.of(section.campus().code().text())),
+            schedule -> named(schedule.campuses(), campus -> campus.code().text(), Campus::name)),
     /** As the span is called; its dates are asked for by themselves. */
     SPAN(
             Scope.SET,

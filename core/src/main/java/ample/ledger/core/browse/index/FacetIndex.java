@@ -9,8 +9,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.function.IntFunction;
-import java.util.stream.IntStream;
+import java.util.function.Function;
 
 /**
  * One facet of one edition: for each value the candidates that have it, and for each candidate its values.
@@ -49,7 +48,7 @@ public final class FacetIndex {
      * @param codesOf the values of a section
      * @param ofSets whether a candidate has the values of all the sections of its set
      */
-    FacetIndex(Candidates layout, Collection<String> codes, IntFunction<List<String>> codesOf, boolean ofSets) {
+    FacetIndex(Candidates layout, Collection<String> codes, Function<SectionAt, List<String>> codesOf, boolean ofSets) {
         this.layout = layout;
         this.ofSets = ofSets;
         this.places = new HashMap<>();
@@ -57,7 +56,7 @@ public final class FacetIndex {
         codes.forEach(code -> place(code, known));
         List<int[]> bySection = new ArrayList<>();
         for (int section = 0; section < layout.sections(); section++) {
-            bySection.add(codesOf.apply(section).stream()
+            bySection.add(codesOf.apply(new SectionAt(section)).stream()
                     .mapToInt(code -> place(code, known))
                     .toArray());
         }
@@ -65,9 +64,9 @@ public final class FacetIndex {
         BitSet[] having = new BitSet[known.size()];
         Arrays.setAll(having, place -> new BitSet());
         layout.all()
-                .forEach(position -> sectionsAt(position)
-                        .forEach(section ->
-                                Arrays.stream(bySection.get(section)).forEach(place -> having[place].set(position))));
+                .forEach(candidate -> sectionsOf(candidate)
+                        .forEach(section -> Arrays.stream(bySection.get(section.place()))
+                                .forEach(place -> having[place].set(candidate.position()))));
         this.dense = new CandidateSet[known.size()];
         this.sparse = new int[known.size()][];
         boolean someSparse = false;
@@ -80,29 +79,35 @@ public final class FacetIndex {
             }
         }
         this.anySparse = someSparse;
-        this.pure = ofSets ? layout.where(position -> isPure(having, position)) : layout.all();
+        this.pure = ofSets ? layout.where(candidate -> isPure(having, candidate)) : layout.all();
         this.valueOfSection =
                 ofSets ? bySection.stream().mapToInt(places -> places[0]).toArray() : new int[0];
         this.valueAt = new NarrowColumn(layout.words() * Long.SIZE);
         List<int[]> listed = new ArrayList<>(List.of(new int[0]));
         Map<List<Integer>, Integer> numberOf = new HashMap<>(Map.of(List.of(), 0));
-        for (int position = 0; position < valueAt.positions(); position++) {
-            int[] places = pure.contains(position) ? bySection.get(layout.sectionAt(position)) : new int[0];
+        layout.all().forEach(candidate -> {
+            int[] places = pure.contains(candidate)
+                    ? bySection.get(layout.sectionOf(candidate).place())
+                    : new int[0];
             List<Integer> key = Arrays.stream(places).boxed().toList();
             if (places.length != 1 && numberOf.putIfAbsent(key, listed.size()) == null) {
                 listed.add(places);
             }
-            valueAt.put(position, places.length == 1 ? places[0] : ~Objects.requireNonNull(numberOf.get(key)));
-        }
+            valueAt.put(
+                    candidate.position(), places.length == 1 ? places[0] : ~Objects.requireNonNull(numberOf.get(key)));
+        });
         this.lists = listed.toArray(int[][]::new);
     }
 
-    private IntStream sectionsAt(int position) {
-        return ofSets ? Arrays.stream(layout.setAt(position)) : IntStream.of(layout.sectionAt(position));
+    private List<SectionAt> sectionsOf(CandidateAt candidate) {
+        return ofSets ? layout.setOf(candidate) : List.of(layout.sectionOf(candidate));
     }
 
-    private static boolean isPure(BitSet[] having, int position) {
-        return Arrays.stream(having).filter(set -> set.get(position)).count() == 1;
+    private static boolean isPure(BitSet[] having, CandidateAt candidate) {
+        return Arrays.stream(having)
+                        .filter(set -> set.get(candidate.position()))
+                        .count()
+                == 1;
     }
 
     private int place(String code, List<String> known) {
@@ -130,33 +135,34 @@ public final class FacetIndex {
     /**
      * This index after some sections changed their value. Only for a facet of sets, of which a section has one value.
      *
-     * @param changed the sections whose value changed, by position in the schedule
+     * @param changed the sections whose value changed
      * @param codeOf the value of a section as it is now, one of those known
      */
-    FacetIndex with(int[] changed, IntFunction<String> codeOf) {
+    FacetIndex with(Collection<SectionAt> changed, Function<SectionAt, String> codeOf) {
         int[] now = valueOfSection.clone();
         NarrowColumn at = valueAt.copy();
-        for (int section : changed) {
-            now[section] = Objects.requireNonNull(places.get(codeOf.apply(section)));
+        for (SectionAt section : changed) {
+            now[section.place()] = Objects.requireNonNull(places.get(codeOf.apply(section)));
         }
         long[][] having = new long[dense.length][];
         Arrays.setAll(having, place -> dense[place].bits().clone());
         long[] alike = pure.bits().clone();
-        for (int section : changed) {
-            layout.together(section).forEach(position -> {
-                long bit = 1L << position;
+        for (SectionAt section : changed) {
+            layout.together(section).forEach(candidate -> {
+                int word = candidate.word();
+                long bit = candidate.bit();
                 for (long[] each : having) {
-                    each[position >> 6] &= ~bit;
+                    each[word] &= ~bit;
                 }
-                int[] places = Arrays.stream(layout.setAt(position))
-                        .map(member -> now[member])
+                int[] places = layout.setOf(candidate).stream()
+                        .mapToInt(member -> now[member.place()])
                         .distinct()
                         .toArray();
                 for (int place : places) {
-                    having[place][position >> 6] |= bit;
+                    having[place][word] |= bit;
                 }
-                alike[position >> 6] = places.length == 1 ? alike[position >> 6] | bit : alike[position >> 6] & ~bit;
-                at.put(position, places.length == 1 ? places[0] : ~0);
+                alike[word] = places.length == 1 ? alike[word] | bit : alike[word] & ~bit;
+                at.put(candidate.position(), places.length == 1 ? places[0] : ~0);
             });
         }
         CandidateSet[] sets = new CandidateSet[having.length];
@@ -244,9 +250,10 @@ public final class FacetIndex {
                 int value = valueAt.at(position);
                 if (plain) {
                     counts[value]++;
-                } else if (last[value] != layout.sectionAt(position)) {
-                    last[value] = layout.sectionAt(position);
-                    counts[value]++;
+                } else {
+                    int section = layout.sectionOf(new CandidateAt(position)).place();
+                    counts[value] += last[value] == section ? 0 : 1;
+                    last[value] = section;
                 }
             }
         }

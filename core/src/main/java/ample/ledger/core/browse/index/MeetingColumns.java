@@ -9,7 +9,6 @@ import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
 import java.util.function.IntBinaryOperator;
-import java.util.function.IntUnaryOperator;
 import java.util.function.ToIntFunction;
 
 /**
@@ -36,7 +35,11 @@ public record MeetingColumns(
 
     /** Of each section by itself. */
     static MeetingColumns ofSections(Candidates layout, List<Section> sections) {
-        return of(layout, sections, (values, merge) -> position -> values[layout.sectionAt(position)]);
+        return of(
+                layout,
+                sections,
+                (values, merge) ->
+                        candidate -> values[layout.sectionOf(candidate).place()]);
     }
 
     /** Of each complete set as one. */
@@ -44,27 +47,27 @@ public record MeetingColumns(
         return of(
                 layout,
                 sections,
-                (values, merge) -> position -> Arrays.stream(layout.setAt(position))
-                        .map(section -> values[section])
+                (values, merge) -> candidate -> layout.setOf(candidate).stream()
+                        .mapToInt(section -> values[section.place()])
                         .reduce(merge)
                         .orElseThrow());
     }
 
     /** How the numbers of sections become those of candidates. */
     private interface Folding {
-        IntUnaryOperator over(int[] values, IntBinaryOperator merge);
+        ToIntFunction<CandidateAt> over(int[] values, IntBinaryOperator merge);
     }
 
     private static MeetingColumns of(Candidates layout, List<Section> sections, Folding folding) {
-        IntUnaryOperator days =
+        ToIntFunction<CandidateAt> days =
                 folding.over(each(sections, section -> section.days().mask()), (one, other) -> one | other);
         List<CandidateSet> byDay = Arrays.stream(DayOfWeek.values())
-                .map(day -> layout.where(position -> new Days(days.applyAsInt(position)).contains(day)))
+                .map(day -> layout.where(candidate -> new Days(days.applyAsInt(candidate)).contains(day)))
                 .toList();
         return new MeetingColumns(
                 layout,
                 byDay,
-                layout.where(position -> days.applyAsInt(position) == 0),
+                layout.where(candidate -> days.applyAsInt(candidate) == 0),
                 SlicedColumn.of(layout, folding.over(each(sections, MeetingColumns::start), Math::min)),
                 SlicedColumn.of(layout, folding.over(each(sections, MeetingColumns::end), Math::max)),
                 SlicedColumn.of(

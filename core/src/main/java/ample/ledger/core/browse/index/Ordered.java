@@ -1,6 +1,7 @@
 package ample.ledger.core.browse.index;
 
 import java.util.Arrays;
+import java.util.List;
 
 /** Picks the first sections of a set in one order, without sorting the rest. */
 public final class Ordered {
@@ -17,28 +18,25 @@ public final class Ordered {
     }
 
     /**
-     * At most {@code most} sections, by their positions in the schedule. Of an order that seats do not change, either every
+     * At most {@code most} sections. Of an order that seats do not change, either every
      * section of {@code set} is looked at and the best so far kept, or, where many fit, all sections are gone through in
      * the order until enough have been found, whichever is less.
      */
-    public int[] first(SectionSet set, int most) {
-        int[] inOrder = moment.index().inOrder(order);
+    public List<SectionAt> first(SectionSet set, int most) {
+        List<CandidateAt> inOrder = moment.index().inOrder(order);
         int wanted = Math.min(most, set.size());
         if (inOrder != null
-                && (long) set.size() * set.size() * LOOKS_IN_THE_TIME_OF_KEEPING > (long) wanted * inOrder.length) {
+                && (long) set.size() * set.size() * LOOKS_IN_THE_TIME_OF_KEEPING > (long) wanted * inOrder.size()) {
             return set.first(inOrder, wanted);
         }
         Best best = new Best(wanted);
         int[] ranks = moment.index().ranks(order);
-        for (int section : set.toArray()) {
-            best.offer(
-                    ranks != null
-                            ? ranks[section]
-                            : order.placeBySeats(
-                                    moment.index().section(section),
-                                    moment.seats().account(section)),
-                    section);
-        }
+        set.forEach(section -> best.offer(
+                ranks != null
+                        ? ranks[section.place()]
+                        : order.placeBySeats(
+                                moment.index().section(section), moment.seats().account(section)),
+                section));
         return best.inOrder();
     }
 
@@ -59,8 +57,8 @@ public final class Ordered {
         }
 
         /** Keys are of the place, then of the section, which stands for the order of the schedule. */
-        void offer(int place, int section) {
-            long key = (long) place << Integer.SIZE | section;
+        void offer(int place, SectionAt section) {
+            long key = (long) place << Integer.SIZE | section.place();
             if (key < bound && most > 0) {
                 keys[held++] = key;
                 if (held == keys.length) {
@@ -75,9 +73,11 @@ public final class Ordered {
             bound = held > 0 && held == most ? keys[held - 1] : Long.MAX_VALUE;
         }
 
-        int[] inOrder() {
+        List<SectionAt> inOrder() {
             cutBack();
-            return Arrays.stream(keys, 0, held).mapToInt(key -> (int) key).toArray();
+            return Arrays.stream(keys, 0, held)
+                    .mapToObj(key -> new SectionAt((int) key))
+                    .toList();
         }
     }
 }

@@ -5,7 +5,7 @@ import ample.ledger.core.reading.Status;
 import ample.ledger.core.schedule.SeatPool;
 import ample.ledger.core.schedule.Section;
 import java.time.LocalDate;
-import java.util.Arrays;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -14,6 +14,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /**
  * The seats of one edition as they stand at one moment. Immutable; a change makes another view, which shares what did not
@@ -46,8 +47,13 @@ public final class SeatView {
             Candidates layout,
             List<Section> sections,
             LocalDate today,
-            Map<String, int[]> sectionsOfPool,
-            int[][][] alternatives) {}
+            Map<String, List<SectionAt>> sectionsOfPool,
+            List<List<List<SectionAt>>> alternatives) {
+
+        Section section(SectionAt at) {
+            return sections.get(at.place());
+        }
+    }
 
     private SeatView(
             Ground ground,
@@ -66,14 +72,10 @@ public final class SeatView {
 
     /** As posted, on {@code today}. */
     static SeatView of(Candidates layout, List<Section> sections, LocalDate today) {
-        Map<String, int[]> ofPool = new HashMap<>();
+        Map<String, List<SectionAt>> ofPool = new HashMap<>();
         for (int section = 0; section < sections.size(); section++) {
-            int position = section;
-            ofPool.merge(
-                    sections.get(section).pool().code(),
-                    new int[] {section},
-                    (some, one) -> IntStream.concat(Arrays.stream(some), IntStream.of(position))
-                            .toArray());
+            ofPool.computeIfAbsent(sections.get(section).pool().code(), absent -> new ArrayList<>())
+                    .add(new SectionAt(section));
         }
         Ground ground = new Ground(layout, sections, today, ofPool, alternatives(layout, sections));
         SeatAccount[] accounts = sections.stream()
@@ -82,14 +84,14 @@ public final class SeatView {
         FacetIndex statuses = new FacetIndex(
                 layout,
                 Status.OF_SEATS.stream().map(Status::code).toList(),
-                section -> List.of(status(sections.get(section), accounts[section])),
+                section -> List.of(status(sections.get(section.place()), accounts[section.place()])),
                 true);
         return new SeatView(
                 ground,
                 accounts,
                 statuses,
-                SlicedColumn.of(layout, position -> leastOpen(ground, accounts, position)),
-                SlicedColumn.of(layout, position -> mostWaiting(ground, accounts, position)),
+                SlicedColumn.of(layout, candidate -> leastOpen(ground, accounts, candidate)),
+                SlicedColumn.of(layout, candidate -> mostWaiting(ground, accounts, candidate)),
                 new ConcurrentHashMap<>());
     }
 
@@ -97,24 +99,26 @@ public final class SeatView {
         return Status.of(section, account).code();
     }
 
-    private static int[][][] alternatives(Candidates layout, List<Section> sections) {
-        int[][][] alternatives = new int[sections.size()][][];
-        for (int section = 0; section < alternatives.length; section++) {
-            Map<String, Map<String, Integer>> byPlace = new LinkedHashMap<>();
-            int self = section;
-            layout.ofSection(section)
-                    .forEach(position -> Arrays.stream(layout.setAt(position))
-                            .filter(member -> member != self)
-                            .forEach(member -> byPlace.computeIfAbsent(
-                                            place(sections.get(member)), absent -> new LinkedHashMap<>())
-                                    .putIfAbsent(sections.get(member).pool().code(), member)));
-            alternatives[section] = byPlace.values().stream()
-                    .map(members -> members.values().stream()
-                            .mapToInt(Integer::intValue)
-                            .toArray())
-                    .toArray(int[][]::new);
-        }
-        return alternatives;
+    private static List<List<List<SectionAt>>> alternatives(Candidates layout, List<Section> sections) {
+        return IntStream.range(0, sections.size())
+                .mapToObj(SectionAt::new)
+                .map(section -> alternatives(layout, sections, section))
+                .toList();
+    }
+
+    private static List<List<SectionAt>> alternatives(Candidates layout, List<Section> sections, SectionAt self) {
+        Map<String, Map<String, SectionAt>> byPlace = new LinkedHashMap<>();
+        layout.of(self)
+                .flatMap(candidate -> layout.setOf(candidate).stream())
+                .filter(member -> !member.equals(self))
+                .forEach(member -> {
+                    Section section = sections.get(member.place());
+                    byPlace.computeIfAbsent(place(section), absent -> new LinkedHashMap<>())
+                            .putIfAbsent(section.pool().code(), member);
+                });
+        return byPlace.values().stream()
+                .map(members -> List.copyOf(members.values()))
+                .toList();
     }
 
     /** What a section is in a complete set: the one that leads, or one of a choice of companions. */
@@ -125,36 +129,33 @@ public final class SeatView {
     /** This view with other counts for some pools. Pools that the edition does not have are passed over. */
     SeatView with(Map<String, SeatPool.Count> counts) {
         SeatAccount[] now = accounts.clone();
-        Set<Integer> changed = new HashSet<>();
+        Set<SectionAt> changed = new HashSet<>();
         counts.forEach((pool, count) -> {
-            for (int section : ground.sectionsOfPool().getOrDefault(pool, new int[0])) {
-                SeatPool posted = ground.sections().get(section).pool();
-                now[section] = SeatAccount.of(
+            for (SectionAt section : ground.sectionsOfPool().getOrDefault(pool, List.of())) {
+                SeatPool posted = ground.section(section).pool();
+                now[section.place()] = SeatAccount.of(
                         new SeatPool(posted.code(), posted.capacity(), posted.waitlistCapacity(), posted.held(), count),
                         ground.today());
                 changed.add(section);
             }
         });
-        int[] sections = changed.stream().mapToInt(Integer::intValue).toArray();
-        int[] positions = Arrays.stream(sections)
-                .flatMap(ground.layout()::together)
-                .distinct()
-                .toArray();
+        List<CandidateAt> candidates =
+                changed.stream().flatMap(ground.layout()::together).distinct().toList();
         Map<Integer, SlicedColumn> spread = new ConcurrentHashMap<>();
         overCompanions.forEach((waiting, column) -> spread.put(
-                waiting, column.with(positions, position -> overCompanions(ground, now, position, waiting))));
+                waiting, column.with(candidates, candidate -> overCompanions(ground, now, candidate, waiting))));
         return new SeatView(
                 ground,
                 now,
-                statuses.with(sections, section -> status(ground.sections().get(section), now[section])),
-                leastOpen.with(positions, position -> leastOpen(ground, now, position)),
-                mostWaiting.with(positions, position -> mostWaiting(ground, now, position)),
+                statuses.with(changed, section -> status(ground.section(section), now[section.place()])),
+                leastOpen.with(candidates, candidate -> leastOpen(ground, now, candidate)),
+                mostWaiting.with(candidates, candidate -> mostWaiting(ground, now, candidate)),
                 spread);
     }
 
     /** The seat account of a section. */
-    SeatAccount account(int section) {
-        return accounts[section];
+    SeatAccount account(SectionAt section) {
+        return accounts[section.place()];
     }
 
     FacetIndex statuses() {
@@ -172,7 +173,8 @@ public final class SeatView {
     public CandidateSet having(int atLeast, int waiting) {
         SlicedColumn column = overCompanions.get(waiting);
         if (column == null) {
-            column = SlicedColumn.of(ground.layout(), position -> overCompanions(ground, accounts, position, waiting));
+            column =
+                    SlicedColumn.of(ground.layout(), candidate -> overCompanions(ground, accounts, candidate, waiting));
             if (overCompanions.size() < MOST_COLUMNS) {
                 overCompanions.put(waiting, column);
             }
@@ -181,19 +183,19 @@ public final class SeatView {
     }
 
     /** The seats of a section counted over its companions; {@code OUT} for none at all. */
-    int overCompanions(int section, int waiting) {
+    int overCompanions(SectionAt section, int waiting) {
         return overCompanionsOf(ground, accounts, section, waiting);
     }
 
-    private static int overCompanions(Ground ground, SeatAccount[] accounts, int position, int waiting) {
-        return overCompanionsOf(ground, accounts, ground.layout().sectionAt(position), waiting);
+    private static int overCompanions(Ground ground, SeatAccount[] accounts, CandidateAt candidate, int waiting) {
+        return overCompanionsOf(ground, accounts, ground.layout().sectionOf(candidate), waiting);
     }
 
-    private static int overCompanionsOf(Ground ground, SeatAccount[] accounts, int section, int waiting) {
+    private static int overCompanionsOf(Ground ground, SeatAccount[] accounts, SectionAt section, int waiting) {
         int seats = open(ground, accounts, section, waiting);
-        for (int[] place : ground.alternatives()[section]) {
+        for (List<SectionAt> place : ground.alternatives().get(section.place())) {
             int together = OUT;
-            for (int alternative : place) {
+            for (SectionAt alternative : place) {
                 int open = open(ground, accounts, alternative, waiting);
                 together = open == OUT ? together : Math.max(together, 0) + open;
             }
@@ -202,35 +204,36 @@ public final class SeatView {
         return seats;
     }
 
-    private static int open(Ground ground, SeatAccount[] accounts, int section, int waiting) {
-        boolean out = ground.sections().get(section).cancelled() || accounts[section].waiting() > waiting;
-        return out ? OUT : accounts[section].open();
+    private static int open(Ground ground, SeatAccount[] accounts, SectionAt section, int waiting) {
+        SeatAccount account = accounts[section.place()];
+        boolean out = ground.section(section).cancelled() || account.waiting() > waiting;
+        return out ? OUT : account.open();
     }
 
     /** The sections that can fill the other places of the sets of {@code section}. */
-    IntStream alternatives(int section) {
-        return Arrays.stream(ground.alternatives()[section]).flatMapToInt(Arrays::stream);
+    Stream<SectionAt> alternatives(SectionAt section) {
+        return ground.alternatives().get(section.place()).stream().flatMap(List::stream);
     }
 
     /** The fewest seats open in one of these sections; less than 0 where one is cancelled. */
-    int leastOpen(int[] set) {
+    int leastOpen(List<SectionAt> set) {
         return leastOpen(ground, accounts, set);
     }
 
-    private static int leastOpen(Ground ground, SeatAccount[] accounts, int position) {
-        return leastOpen(ground, accounts, ground.layout().setAt(position));
+    private static int leastOpen(Ground ground, SeatAccount[] accounts, CandidateAt candidate) {
+        return leastOpen(ground, accounts, ground.layout().setOf(candidate));
     }
 
-    private static int leastOpen(Ground ground, SeatAccount[] accounts, int[] set) {
-        return Arrays.stream(set)
-                .map(section -> open(ground, accounts, section, Integer.MAX_VALUE))
+    private static int leastOpen(Ground ground, SeatAccount[] accounts, List<SectionAt> set) {
+        return set.stream()
+                .mapToInt(section -> open(ground, accounts, section, Integer.MAX_VALUE))
                 .min()
                 .orElseThrow();
     }
 
-    private static int mostWaiting(Ground ground, SeatAccount[] accounts, int position) {
-        return Arrays.stream(ground.layout().setAt(position))
-                .map(section -> accounts[section].waiting())
+    private static int mostWaiting(Ground ground, SeatAccount[] accounts, CandidateAt candidate) {
+        return ground.layout().setOf(candidate).stream()
+                .mapToInt(section -> accounts[section.place()].waiting())
                 .max()
                 .orElseThrow();
     }

@@ -1,7 +1,10 @@
 package ample.ledger.core.browse.index;
 
+import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.stream.IntStream;
+import java.util.List;
+import java.util.function.Consumer;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -42,20 +45,23 @@ public final class SectionSet {
     }
 
     /** The first sections in an order of all, given by their representatives; at most {@code most} of them. */
-    int[] first(int[] representativesInOrder, int most) {
-        int[] found = new int[Math.min(most, size)];
-        int held = 0;
-        for (int place = 0; held < found.length; place++) {
-            int position = representativesInOrder[place];
-            if ((representatives[position >> 6] & 1L << position) != 0) {
-                found[held++] = layout.sectionAt(position);
+    List<SectionAt> first(List<CandidateAt> representativesInOrder, int most) {
+        int wanted = Math.min(most, size);
+        List<SectionAt> found = new ArrayList<>(wanted);
+        for (int place = 0; found.size() < wanted; place++) {
+            CandidateAt candidate = representativesInOrder.get(place);
+            if ((representatives[candidate.word()] & candidate.bit()) != 0) {
+                found.add(layout.sectionOf(candidate));
             }
         }
         return found;
     }
 
-    /** The candidates that stand for them, ascending; not to be written to. */
-    public int[] positions() {
+    /**
+     * The positions of the candidates that stand for them, ascending; not to be written to. Numbers, not objects: every value of
+     * every facet is counted over them.
+     */
+    int[] positions() {
         int[] known = positions;
         if (known == null) {
             known = new int[size];
@@ -70,17 +76,18 @@ public final class SectionSet {
         return known;
     }
 
-    /** By their positions in the schedule, in no particular order. */
-    public int[] toArray() {
-        int[] sections = positions().clone();
-        for (int i = 0; i < sections.length; i++) {
-            sections[i] = layout.sectionAt(sections[i]);
+    /** Each of them, in no particular order. */
+    public void forEach(Consumer<SectionAt> section) {
+        for (int position : positions()) {
+            section.accept(layout.sectionOf(new CandidateAt(position)));
         }
-        return sections;
     }
 
-    /** By their positions in the schedule, ascending. */
-    public IntStream sorted() {
-        return Arrays.stream(toArray()).sorted();
+    /** In the order of the schedule. */
+    public Stream<SectionAt> sorted() {
+        return Arrays.stream(positions())
+                .map(position -> layout.sectionOf(new CandidateAt(position)).place())
+                .sorted()
+                .mapToObj(SectionAt::new);
     }
 }

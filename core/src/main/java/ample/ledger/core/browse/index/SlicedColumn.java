@@ -1,6 +1,8 @@
 package ample.ledger.core.browse.index;
 
-import java.util.function.IntUnaryOperator;
+import java.util.Collection;
+import java.util.IntSummaryStatistics;
+import java.util.function.ToIntFunction;
 
 /**
  * A number for each candidate, stored bit by bit: one bitmap for each binary digit. Compares all of them with a bound in one
@@ -20,59 +22,51 @@ public final class SlicedColumn {
         this.slices = slices;
     }
 
-    /** The column of {@code valueAt} each candidate's position. Cost: linear in the candidates. */
-    static SlicedColumn of(Candidates layout, IntUnaryOperator valueAt) {
-        int least = Integer.MAX_VALUE;
-        int most = Integer.MIN_VALUE;
-        int positions = layout.words() * 64;
-        int[] values = new int[positions];
-        for (int position = 0; position < positions; position++) {
-            if (layout.sectionAt(position) >= 0) {
-                values[position] = valueAt.applyAsInt(position);
-                least = Math.min(least, values[position]);
-                most = Math.max(most, values[position]);
-            }
-        }
-        int width = least > most ? 0 : 32 - Integer.numberOfLeadingZeros(Math.subtractExact(most, least));
+    /** The column of the value of each candidate. Cost: linear in the candidates. */
+    static SlicedColumn of(Candidates layout, ToIntFunction<CandidateAt> valueOf) {
+        int[] values = new int[layout.words() * Long.SIZE];
+        IntSummaryStatistics range = new IntSummaryStatistics();
+        layout.all().forEach(candidate -> {
+            values[candidate.position()] = valueOf.applyAsInt(candidate);
+            range.accept(values[candidate.position()]);
+        });
+        int width = range.getCount() == 0
+                ? 0
+                : 32 - Integer.numberOfLeadingZeros(Math.subtractExact(range.getMax(), range.getMin()));
         long[][] slices = new long[width][layout.words()];
-        for (int position = 0; position < positions; position++) {
-            if (layout.sectionAt(position) >= 0) {
-                set(slices, position, values[position] - least);
-            }
-        }
-        return new SlicedColumn(layout, least, slices);
+        layout.all().forEach(candidate -> set(slices, candidate, values[candidate.position()] - range.getMin()));
+        return new SlicedColumn(layout, range.getMin(), slices);
     }
 
     /**
      * This column with other numbers for some candidates.
      *
-     * @param positions of the changed ones
-     * @param valueAt what they, and where a number needs more digits all others, are now
+     * @param some the changed ones
+     * @param valueOf what they, and where a number needs more digits all others, are now
      */
-    SlicedColumn with(int[] positions, IntUnaryOperator valueAt) {
-        for (int position : positions) {
-            int value = valueAt.applyAsInt(position) - base;
+    SlicedColumn with(Collection<CandidateAt> some, ToIntFunction<CandidateAt> valueOf) {
+        for (CandidateAt candidate : some) {
+            int value = valueOf.applyAsInt(candidate) - base;
             if (value < 0 || value >> slices.length != 0) {
-                return of(layout, valueAt);
+                return of(layout, valueOf);
             }
         }
         long[][] changed = new long[slices.length][];
         for (int digit = 0; digit < slices.length; digit++) {
             changed[digit] = slices[digit].clone();
         }
-        for (int position : positions) {
-            set(changed, position, valueAt.applyAsInt(position) - base);
+        for (CandidateAt candidate : some) {
+            set(changed, candidate, valueOf.applyAsInt(candidate) - base);
         }
         return new SlicedColumn(layout, base, changed);
     }
 
-    private static void set(long[][] slices, int position, int value) {
+    private static void set(long[][] slices, CandidateAt candidate, int value) {
         for (int digit = 0; digit < slices.length; digit++) {
-            long bit = 1L << position;
             if ((value >> digit & 1) == 1) {
-                slices[digit][position >> 6] |= bit;
+                slices[digit][candidate.word()] |= candidate.bit();
             } else {
-                slices[digit][position >> 6] &= ~bit;
+                slices[digit][candidate.word()] &= ~candidate.bit();
             }
         }
     }

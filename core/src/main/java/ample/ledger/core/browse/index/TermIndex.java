@@ -1,6 +1,5 @@
 package ample.ledger.core.browse.index;
 
-import ample.ledger.core.calendar.WeekHours;
 import ample.ledger.core.reading.SeatAccount;
 import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.CourseCode;
@@ -25,6 +24,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Predicate;
 import java.util.function.Supplier;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -50,11 +50,11 @@ public final class TermIndex {
     private final Timetable timetable;
     private final SlicedColumn numbers;
     private final List<Course> courses;
-    private final Map<CourseCode, int[]> sectionsOfCourse;
-    private final Map<String, Integer> sectionOfEntry;
+    private final Map<CourseCode, List<SectionAt>> sectionsOfCourse;
+    private final Map<EntryNumber, SectionAt> sectionOfEntry;
     private final CourseWords words;
     private final Map<Object, CandidateSet> kept = new ConcurrentHashMap<>();
-    private final Map<Order, int[]> inOrder = new EnumMap<>(Order.class);
+    private final Map<Order, List<CandidateAt>> inOrder = new EnumMap<>(Order.class);
     private final Map<Order, int[]> ranks = new EnumMap<>(Order.class);
     private volatile SeatView seats;
 
@@ -66,16 +66,15 @@ public final class TermIndex {
         this.sections = schedule.sections();
         this.layout = Candidates.of(schedule);
         this.sectionOfEntry = new HashMap<>();
-        Map<CourseCode, List<Integer>> ofCourse = new TreeMap<>();
-        for (int section = 0; section < sections.size(); section++) {
-            sectionOfEntry.put(sections.get(section).entry().digits(), section);
-            ofCourse.computeIfAbsent(sections.get(section).course().code(), absent -> new ArrayList<>())
-                    .add(section);
+        this.sectionsOfCourse = new TreeMap<>();
+        for (int place = 0; place < sections.size(); place++) {
+            Section section = sections.get(place);
+            sectionOfEntry.put(section.entry(), new SectionAt(place));
+            sectionsOfCourse
+                    .computeIfAbsent(section.course().code(), absent -> new ArrayList<>())
+                    .add(new SectionAt(place));
         }
-        this.sectionsOfCourse = new HashMap<>();
-        ofCourse.forEach((course, some) -> sectionsOfCourse.put(
-                course, some.stream().mapToInt(Integer::intValue).toArray()));
-        this.courses = ofCourse.keySet().stream()
+        this.courses = sectionsOfCourse.keySet().stream()
                 .map(code -> schedule.course(code).orElseThrow())
                 .toList();
         this.seats = SeatView.of(layout, sections, today);
@@ -89,8 +88,8 @@ public final class TermIndex {
         this.timetable = new Timetable(layout, schedule);
         this.numbers = SlicedColumn.of(
                 layout,
-                position ->
-                        sections.get(layout.sectionAt(position)).course().code().digits());
+                candidate ->
+                        section(layout.sectionOf(candidate)).course().code().digits());
         this.words = new CourseWords(courses);
         for (Order order : Order.values()) {
             order.comparator(schedule).ifPresent(fixed -> keep(order, fixed));
@@ -101,7 +100,7 @@ public final class TermIndex {
         return new FacetIndex(
                 layout,
                 vocabulary.values(facet).stream().map(Facet.Value::code).toList(),
-                section -> facet.codesOf(sections.get(section), schedule, seats.account(section)),
+                section -> facet.codesOf(section(section), schedule, seats.account(section)),
                 facet.scope() == Facet.Scope.SET);
     }
 
@@ -118,9 +117,10 @@ public final class TermIndex {
         inOrder.put(
                 order,
                 Arrays.stream(sorted)
+                        .mapToObj(SectionAt::new)
                         .map(layout::representative)
-                        .filter(position -> position >= 0)
-                        .toArray());
+                        .filter(Objects::nonNull)
+                        .toList());
         ranks.put(order, rank);
     }
 
@@ -154,24 +154,20 @@ public final class TermIndex {
 
     /** The seats of a section as they stand now; empty for a section that this edition does not have. */
     public Optional<SeatAccount> seatsOf(EntryNumber entry) {
-        return Optional.ofNullable(sectionOfEntry.get(entry.digits())).map(section -> seats.account(section));
+        return Optional.ofNullable(sectionOfEntry.get(entry)).map(seats::account);
     }
 
     public Candidates layout() {
         return layout;
     }
 
-    public Section section(int section) {
-        return sections.get(section);
+    public Section section(SectionAt at) {
+        return sections.get(at.place());
     }
 
-    /** Sections by their positions in the schedule, in the order given. */
-    public List<Section> sections(int[] wanted) {
-        Section[] named = new Section[wanted.length];
-        for (int i = 0; i < wanted.length; i++) {
-            named[i] = sections.get(wanted[i]);
-        }
-        return List.of(named);
+    /** In the order given. */
+    public List<Section> sections(Collection<SectionAt> wanted) {
+        return wanted.stream().map(this::section).toList();
     }
 
     FacetIndex facet(Facet facet) {
@@ -201,7 +197,7 @@ public final class TermIndex {
     }
 
     /** The representative of every section in an order that seats do not change; null for one that they do. */
-    int @Nullable [] inOrder(Order order) {
+    @Nullable List<CandidateAt> inOrder(Order order) {
         return inOrder.get(order);
     }
 
@@ -217,8 +213,8 @@ public final class TermIndex {
 
     /** Those of {@code some} whose course is {@code wanted}. */
     public CandidateSet ofCourses(CandidateSet some, Predicate<CourseCode> wanted) {
-        return some.filter(position ->
-                wanted.test(sections.get(layout.sectionAt(position)).course().code()));
+        return some.filter(candidate ->
+                wanted.test(section(layout.sectionOf(candidate)).course().code()));
     }
 
     /** Whether some course has this word, as {@link CourseWords} finds words. */
@@ -232,41 +228,24 @@ public final class TermIndex {
     }
 
     public CandidateSet ofCourses(Collection<CourseCode> codes) {
-        return ofSections(
-                codes.stream().flatMapToInt(code -> IntStream.of(sectionsOfCourse.getOrDefault(code, new int[0]))));
+        return ofSections(codes.stream().flatMap(code -> sectionsOfCourse.getOrDefault(code, List.of()).stream()));
     }
 
     public CandidateSet entered(Collection<EntryNumber> entries) {
-        return ofSections(places(entries));
+        return ofSections(at(entries).stream());
     }
 
-    /** The candidates whose set meets in one of these hours. */
-    public CandidateSet meetingIn(WeekHours hours) {
-        return timetable.setsMeetingIn(hours);
-    }
-
-    /** The candidates whose section itself meets in one of these hours. */
-    public CandidateSet itselfMeetingIn(WeekHours hours) {
-        return timetable.sectionsMeetingIn(hours);
-    }
-
-    /** The candidates that clash with one of these sections: themselves, or in any section of their set. */
-    public CandidateSet clashing(Collection<EntryNumber> plan, boolean inSet) {
-        return places(plan)
-                .mapToObj(section -> timetable.clashing(section, inSet))
-                .reduce(layout.none(), CandidateSet::or);
-    }
-
-    private IntStream places(Collection<EntryNumber> entries) {
+    /** The sections with these numbers, those left out that this edition does not have. */
+    public List<SectionAt> at(Collection<EntryNumber> entries) {
         return entries.stream()
-                .map(entry -> sectionOfEntry.get(entry.digits()))
+                .map(sectionOfEntry::get)
                 .filter(Objects::nonNull)
-                .mapToInt(Integer::intValue);
+                .toList();
     }
 
-    private CandidateSet ofSections(IntStream wanted) {
+    private CandidateSet ofSections(Stream<SectionAt> wanted) {
         long[] bits = new long[layout.words()];
-        wanted.flatMap(layout::ofSection).forEach(position -> bits[position >> 6] |= 1L << position);
+        wanted.flatMap(layout::of).forEach(candidate -> bits[candidate.word()] |= candidate.bit());
         return new CandidateSet(layout, bits);
     }
 }

@@ -9,6 +9,7 @@ import ample.ledger.core.schedule.Section;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -18,8 +19,6 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * When the sections of one edition meet, by the few different timings and shapes of a week that thousands of sections share.
- *
- * <p>Sections are named by their position in the schedule.
  */
 public final class Timetable {
 
@@ -71,7 +70,9 @@ public final class Timetable {
                 schedule.sections().stream().mapToInt(MeetingColumns::start).toArray();
         this.ends = schedule.sections().stream().mapToInt(MeetingColumns::end).toArray();
         this.shapeAt = new int[layout.words() * Long.SIZE];
-        layout.all().forEach(position -> shapeAt[position] = shapeOf[layout.sectionAt(position)]);
+        layout.all()
+                .forEach(candidate -> shapeAt[candidate.position()] =
+                        shapeOf[layout.sectionOf(candidate).place()]);
         this.days = schedule.sections().stream().map(Section::days).toArray(Days[]::new);
         this.timings = List.copyOf(known.keySet());
         this.shapes = List.copyOf(knownShapes.keySet());
@@ -82,13 +83,14 @@ public final class Timetable {
         this.clashes = new AtomicReferenceArray<>(timings.size());
         BitSet[] cells = new BitSet[WeekHours.CELLS];
         layout.all()
-                .forEach(position -> Arrays.stream(layout.setAt(position))
-                        .flatMap(section -> shapes.get(shapeOf[section]).cells())
+                .forEach(candidate -> layout.setOf(candidate).stream()
+                        .flatMapToInt(
+                                section -> shapes.get(shapeOf[section.place()]).cells())
                         .forEach(cell -> {
                             if (cells[cell] == null) {
                                 cells[cell] = new BitSet();
                             }
-                            cells[cell].set(position);
+                            cells[cell].set(candidate.position());
                         }));
         for (int cell = 0; cell < cells.length; cell++) {
             if (cells[cell] != null) {
@@ -102,22 +104,22 @@ public final class Timetable {
     }
 
     /** Minutes from midnight to the earliest start of the section on any day; 24 hours where it has no set time. */
-    int startOf(int section) {
-        return starts[section];
+    int startOf(SectionAt section) {
+        return starts[section.place()];
     }
 
     /** Minutes from midnight to the latest end of the section; 0 where it has no set time. */
-    int endOf(int section) {
-        return ends[section];
+    int endOf(SectionAt section) {
+        return ends[section.place()];
     }
 
     /** The days on which the section meets. */
-    Days daysOf(int section) {
-        return days[section];
+    Days daysOf(SectionAt section) {
+        return days[section.place()];
     }
 
     /** The candidates whose set meets in one of these hours. Cost: one pass over a bitmap for each quarter hour. */
-    CandidateSet setsMeetingIn(WeekHours hours) {
+    public CandidateSet setsMeetingIn(WeekHours hours) {
         long[] bits = new long[layout.words()];
         hours.cells().forEach(cell -> {
             CandidateSet meeting = setsByCell[cell];
@@ -132,26 +134,29 @@ public final class Timetable {
     }
 
     /** The candidates whose section itself meets in one of these hours. */
-    CandidateSet sectionsMeetingIn(WeekHours hours) {
+    public CandidateSet sectionsMeetingIn(WeekHours hours) {
         boolean[] meets = new boolean[shapes.size()];
         for (int shape = 0; shape < meets.length; shape++) {
             meets[shape] = shapes.get(shape).meets(hours);
         }
-        return layout.where(position -> meets[shapeAt[position]]);
+        return layout.where(candidate -> meets[shapeAt[candidate.position()]]);
     }
 
     /**
-     * The candidates that clash with {@code section}: themselves, or in any section of their set. A section does not clash
+     * The candidates that clash with one of {@code some}: themselves, or in any section of their set. A section does not clash
      * with itself. Cost: the sections held at the same times.
      */
-    CandidateSet clashing(int section, boolean inSet) {
+    public CandidateSet clashing(Collection<SectionAt> some, boolean inSet) {
         long[] bits = new long[layout.words()];
-        for (int timing : timingsOf[section]) {
-            for (int other : clashesOf(timing)) {
-                for (int clashing : sectionsOf[other]) {
-                    if (clashing != section) {
-                        (inSet ? layout.together(clashing) : layout.ofSection(clashing))
-                                .forEach(position -> bits[position >> 6] |= 1L << position);
+        for (SectionAt section : some) {
+            for (int timing : timingsOf[section.place()]) {
+                for (int other : clashesOf(timing)) {
+                    for (int clashing : sectionsOf[other]) {
+                        if (clashing != section.place()) {
+                            SectionAt at = new SectionAt(clashing);
+                            (inSet ? layout.together(at) : layout.of(at))
+                                    .forEach(candidate -> bits[candidate.word()] |= candidate.bit());
+                        }
                     }
                 }
             }
@@ -176,11 +181,6 @@ public final class Timetable {
         return known;
     }
 
-    /** The different shapes of a week that sections have. */
-    public List<WeekHours> shapes() {
-        return shapes;
-    }
-
     /** The half hours of the week that share a minute with {@code hours}, counted from Monday 0:00; ascending. */
     private static int[] halfHours(WeekHours hours) {
         BitSet halves = new BitSet();
@@ -188,13 +188,23 @@ public final class Timetable {
         return halves.stream().toArray();
     }
 
-    /** The half hours of the week of the shape at {@code shape}. */
-    public int[] halfHoursOf(int shape) {
-        return halfHoursOf[shape];
-    }
-
-    /** The place among {@link #shapes()} of the shape of the section of a candidate. */
-    public int shapeAt(int position) {
-        return shapeAt[position];
+    /**
+     * How many of these sections meet in each half hour of the week, counted from Monday 0:00. Cost: one look at each section,
+     * and at each half hour of each different shape of a week.
+     */
+    public int[] meetingByHalfHour(SectionSet sections) {
+        int[] byShape = new int[shapes.size()];
+        for (int position : sections.positions()) {
+            byShape[shapeAt[position]]++;
+        }
+        int[] counts = new int[WeekHours.CELLS / CELLS_A_HALF_HOUR];
+        for (int shape = 0; shape < byShape.length; shape++) {
+            if (byShape[shape] > 0) {
+                for (int halfHour : halfHoursOf[shape]) {
+                    counts[halfHour] += byShape[shape];
+                }
+            }
+        }
+        return counts;
     }
 }

@@ -119,7 +119,7 @@ public final class Vocabulary {
     public boolean remote(Collection<String> campuses) {
         return schedules.stream()
                 .flatMap(schedule -> schedule.campuses().stream())
-                .filter(campus -> campuses.contains(campus.code()))
+                .filter(campus -> campuses.contains(campus.code().text()))
                 .allMatch(Campus::remote);
     }
 

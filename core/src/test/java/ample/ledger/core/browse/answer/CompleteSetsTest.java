@@ -18,6 +18,7 @@ import ample.ledger.core.calendar.DateRange;
 import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.core.fixtures.SectionBuilder;
 import ample.ledger.core.schedule.Campus;
+import ample.ledger.core.schedule.CampusCode;
 import ample.ledger.core.schedule.Kind;
 import ample.ledger.core.schedule.SeatPool;
 import ample.ledger.core.schedule.Section;
@@ -38,7 +39,7 @@ import org.junit.jupiter.api.Test;
 /** Whether a section fits is judged with its companions. */
 class CompleteSetsTest {
 
-    private static final Campus FELL = new Campus("upper-fell", "Upper Fell", false);
+    private static final Campus FELL = new Campus(new CampusCode("upper-fell"), "Upper Fell", false);
 
     @Test
     void aLectureFitsOnlyWhenOneOfItsLabsDoes() {

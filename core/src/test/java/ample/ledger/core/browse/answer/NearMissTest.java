@@ -12,6 +12,7 @@ import ample.ledger.core.browse.index.Vocabulary;
 import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.core.fixtures.SectionBuilder;
 import ample.ledger.core.schedule.Campus;
+import ample.ledger.core.schedule.CampusCode;
 import ample.ledger.core.schedule.Kind;
 import ample.ledger.core.schedule.Schedule;
 import java.util.Arrays;
@@ -25,7 +26,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class NearMissTest {
 
-    private static final Campus FELL = new Campus("upper-fell", "Upper Fell", false);
+    private static final Campus FELL = new Campus(new CampusCode("upper-fell"), "Upper Fell", false);
 
     /** A Monday and Wednesday section, 8:30 to 9:50, at Tidewall, with 2 of 10 seats open and 3 people waiting. */
     private static final SectionBuilder SECTION = section("GLAC 240d")

@@ -18,8 +18,10 @@ import ample.ledger.core.fixtures.RandomBriefs;
 import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Season;
+import ample.ledger.core.schedule.SeasonCode;
 import ample.ledger.core.schedule.Section;
 import ample.ledger.core.schedule.Term;
+import ample.ledger.core.schedule.TermCode;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.List;
@@ -134,7 +136,11 @@ class SeveralTermsTest {
         return new Schedule(
                 KERNEL.institution(),
                 new Term(
-                        code, code, new Season(code, code), dates, KERNEL.term().calendar()),
+                        new TermCode(code),
+                        code,
+                        new Season(new SeasonCode(code), code),
+                        dates,
+                        KERNEL.term().calendar()),
                 KERNEL.codeKey(),
                 KERNEL.lists(),
                 known.stream().map(Section::course).distinct().toList(),

@@ -12,7 +12,10 @@ import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
@@ -27,6 +30,8 @@ import org.junit.jupiter.api.Test;
 
 /** Sets of candidates and columns of numbers against the collections of the Java library. */
 class CandidateSetTest {
+
+    private static final Comparator<SectionAt> BY_PLACE = Comparator.comparingInt(SectionAt::place);
 
     @Provide
     Arbitrary<Schedule> schedules() {
@@ -67,62 +72,61 @@ class CandidateSetTest {
     }
 
     private static void behaves(Candidates layout, Random random) {
-        Set<Integer> a = some(layout, random);
-        Set<Integer> b = some(layout, random);
+        Set<CandidateAt> a = some(layout, random);
+        Set<CandidateAt> b = some(layout, random);
         CandidateSet setA = layout.where(a::contains);
         CandidateSet setB = layout.where(b::contains);
 
-        Set<Integer> both = new TreeSet<>(a);
+        Set<CandidateAt> both = new HashSet<>(a);
         both.retainAll(b);
-        Set<Integer> either = new TreeSet<>(a);
+        Set<CandidateAt> either = new HashSet<>(a);
         either.addAll(b);
-        Set<Integer> onlyA = new TreeSet<>(a);
+        Set<CandidateAt> onlyA = new HashSet<>(a);
         onlyA.removeAll(b);
 
-        assertThat(positions(setA.and(setB))).isEqualTo(both);
-        assertThat(positions(setA.or(setB))).isEqualTo(either);
-        assertThat(positions(setA.minus(setB))).isEqualTo(onlyA);
+        assertThat(candidates(setA.and(setB))).isEqualTo(both);
+        assertThat(candidates(setA.or(setB))).isEqualTo(either);
+        assertThat(candidates(setA.minus(setB))).isEqualTo(onlyA);
         assertThat(setA.isEmpty()).isEqualTo(a.isEmpty());
         assertThat(setA.size()).isEqualTo(sections(layout, a).size());
         assertThat(setA.sizeOfAnd(setB)).isEqualTo(sections(layout, both).size());
-        assertThat(setA.sections().sorted().boxed()).containsExactlyElementsOf(sections(layout, a));
+        assertThat(setA.sections().sorted()).containsExactlyElementsOf(sections(layout, a));
         assertThat(setA.sections().size()).isEqualTo(setA.size());
-        int[] backwards = IntStream.range(0, layout.sections())
-                .map(section -> layout.representative(layout.sections() - 1 - section))
-                .filter(position -> position >= 0)
-                .toArray();
+        List<CandidateAt> backwards = IntStream.range(0, layout.sections())
+                .mapToObj(section -> layout.representative(new SectionAt(layout.sections() - 1 - section)))
+                .filter(Objects::nonNull)
+                .toList();
         assertThat(setA.sections().first(backwards, 2))
                 .containsExactly(sections(layout, a).stream()
-                        .sorted(Comparator.reverseOrder())
+                        .sorted(BY_PLACE.reversed())
                         .limit(2)
-                        .toArray(Integer[]::new));
-        Set<Integer> ofB = sections(layout, b);
-        assertThat(setA.sections().sizeOfAnd(layout.where(position -> ofB.contains(layout.sectionAt(position)))))
+                        .toArray(SectionAt[]::new));
+        Set<SectionAt> ofB = sections(layout, b);
+        assertThat(setA.sections().sizeOfAnd(layout.where(candidate -> ofB.contains(layout.sectionOf(candidate)))))
                 .isEqualTo(
                         (int) sections(layout, a).stream().filter(ofB::contains).count());
-        assertThat(positions(setA.complement().or(setA))).isEqualTo(positions(layout.all()));
+        assertThat(candidates(setA.complement().or(setA))).isEqualTo(candidates(layout.all()));
     }
 
     @Property(tries = 300)
     void columnsCompareEachNumber(@ForAll("schedules") Schedule schedule, @ForAll Random random) {
         Candidates layout = Candidates.of(schedule);
         int[] numbers = random.ints(layout.words() * 64L, -20, 300).toArray();
-        SlicedColumn column = SlicedColumn.of(layout, position -> numbers[position]);
-        int[] changed = positions(layout.all()).stream()
-                .filter(position -> random.nextInt(4) == 0)
-                .mapToInt(Integer::intValue)
-                .toArray();
-        for (int position : changed) {
-            numbers[position] = random.nextInt(random.nextBoolean() ? 50 : 2000);
+        SlicedColumn column = SlicedColumn.of(layout, candidate -> numbers[candidate.position()]);
+        List<CandidateAt> changed = candidates(layout.all()).stream()
+                .filter(candidate -> random.nextInt(4) == 0)
+                .toList();
+        for (CandidateAt candidate : changed) {
+            numbers[candidate.position()] = random.nextInt(random.nextBoolean() ? 50 : 2000);
         }
 
-        SlicedColumn after = column.with(changed, position -> numbers[position]);
+        SlicedColumn after = column.with(changed, candidate -> numbers[candidate.position()]);
 
         int bound = random.nextInt(340) - 30;
-        assertThat(positions(after.atLeast(bound)))
-                .isEqualTo(positions(layout.where(position -> numbers[position] >= bound)));
-        assertThat(positions(after.atMost(bound)))
-                .isEqualTo(positions(layout.where(position -> numbers[position] <= bound)));
+        assertThat(candidates(after.atLeast(bound)))
+                .isEqualTo(candidates(layout.where(candidate -> numbers[candidate.position()] >= bound)));
+        assertThat(candidates(after.atMost(bound)))
+                .isEqualTo(candidates(layout.where(candidate -> numbers[candidate.position()] <= bound)));
     }
 
     @Test
@@ -146,20 +150,20 @@ class CandidateSetTest {
                 .isEqualTo(new RunningAccount(2, 2, List.of(), 0));
     }
 
-    private static Set<Integer> some(Candidates layout, Random random) {
+    private static Set<CandidateAt> some(Candidates layout, Random random) {
         int share = 1 + random.nextInt(8);
-        return positions(layout.all()).stream()
-                .filter(position -> random.nextInt(share) == 0)
+        return candidates(layout.all()).stream()
+                .filter(candidate -> random.nextInt(share) == 0)
                 .collect(Collectors.toSet());
     }
 
-    private static Set<Integer> sections(Candidates layout, Set<Integer> positions) {
-        return positions.stream().map(layout::sectionAt).collect(Collectors.toCollection(TreeSet::new));
+    private static Set<SectionAt> sections(Candidates layout, Set<CandidateAt> some) {
+        return some.stream().map(layout::sectionOf).collect(Collectors.toCollection(() -> new TreeSet<>(BY_PLACE)));
     }
 
-    private static Set<Integer> positions(CandidateSet set) {
-        Set<Integer> positions = new TreeSet<>();
-        set.forEach(positions::add);
-        return positions;
+    private static Set<CandidateAt> candidates(CandidateSet set) {
+        Set<CandidateAt> some = new LinkedHashSet<>();
+        set.forEach(some::add);
+        return some;
     }
 }
