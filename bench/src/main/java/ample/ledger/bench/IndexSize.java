@@ -15,8 +15,8 @@ import java.util.Locale;
 import org.openjdk.jol.info.GraphLayout;
 
 /**
- * How large the index of a large term is, beside its schedule, and how long it takes to build, beside reading its
- * rows from their bundle.
+ * How large the index of a large term is, and how long it takes to build: the size beside that of its schedule, the time
+ * beside that of reading its bundle.
  */
 final class IndexSize {
 

@@ -10,8 +10,8 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Makes of a finished schedule what a registrar posted before it: rooms and people not named yet, sections not added or
- * not cancelled yet, hours that were moved later, seats still empty, and a few mistakes that the next edition mends.
+ * Makes of a finished schedule what a registrar posted before it: Rooms and people are not named yet, sections not added or
+ * not cancelled yet. Hours were moved later, seats are still empty, and the next edition mends a few mistakes.
  */
 final class Corrections {
 

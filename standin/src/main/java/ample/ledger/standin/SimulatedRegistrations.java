@@ -11,8 +11,8 @@ import java.util.Map;
 import java.util.random.RandomGenerator;
 
 /**
- * Other students, as the registrar hears of them: they take seats, join waitlists, and drop. Nobody is enrolled beyond the
- * seats that are free to everyone, no waitlist grows beyond its places, and a seat that falls free while people wait is
+ * Other students, as the registrar hears of them: they take seats, join waitlists, and drop. They take no more seats than are
+ * free to everyone, and a waitlist takes no more of them than it has places. A seat that falls free while people wait is
  * promised to one of them.
  */
 public final class SimulatedRegistrations {

@@ -14,9 +14,9 @@ import org.springframework.beans.factory.DisposableBean;
 /**
  * Tells when something may be new, whichever instance of the application brought it: an edition, or words on seats.
  *
- * <p>Listens to what is announced ({@code LISTEN}/{@code NOTIFY}), on a connection of its own. Whatever goes
- * missing on that way — the database restarts, a connection breaks — is made good by telling every few seconds, news or
- * none: who is told looks for itself.
+ * <p>Listens to what is announced ({@code LISTEN}/{@code NOTIFY}), on a connection of its own. News can go missing on that
+ * way, when the database restarts or a connection breaks. So every few seconds the listener is told that there may be some:
+ * who is told looks for itself.
  */
 public final class News implements DisposableBean {
 

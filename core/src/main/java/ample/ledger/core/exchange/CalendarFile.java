@@ -32,8 +32,9 @@ import java.util.stream.Stream;
  * The meetings and exams of sections as a calendar file: iCalendar, RFC 5545.
  *
  * <p>A weekly meeting is one event with a rule; the dates that the term leaves out are its exceptions, and those on which another
- * weekday's timetable is followed are added. Times are wall-clock times of the institution's zone, whose changes in the years
- * concerned go along, so a meeting keeps its hour across the change to summer time. Arranged hours have no time and are
+ * weekday's timetable is followed are added. Times are those of the institution's wall clock. The changes of its zone in these
+ * years stand in the file too, so that a meeting keeps its hour when summer time begins or ends. Arranged hours have no time
+ * and are
  * left out. No event brings an alarm.
  */
 public final class CalendarFile {

@@ -1,36 +1,24 @@
 package ample.ledger.core.exchange;
 
-import ample.ledger.core.calendar.ClockTime;
 import ample.ledger.core.calendar.DateRange;
-import ample.ledger.core.calendar.Days;
-import ample.ledger.core.calendar.TimeRange;
-import ample.ledger.core.calendar.Timing;
-import ample.ledger.core.calendar.WrittenDate;
-import ample.ledger.core.plan.BusyTime;
-import ample.ledger.core.plan.Pick;
+import ample.ledger.core.exchange.PlanFile.BookFile;
+import ample.ledger.core.exchange.PlanFile.ChangeFile;
 import ample.ledger.core.plan.Plan;
 import ample.ledger.core.plan.PlanBook;
-import ample.ledger.core.plan.Standing;
-import ample.ledger.core.schedule.Coded;
-import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.SeasonCode;
-import ample.ledger.core.schedule.TermCode;
-import java.time.DayOfWeek;
 import java.time.LocalDate;
-import java.time.LocalTime;
-import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.TreeMap;
-import java.util.TreeSet;
-import java.util.function.BiConsumer;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.core.JacksonException;
-import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.DatabindException;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.MapperFeature;
 import tools.jackson.databind.json.JsonMapper;
-import tools.jackson.databind.node.ArrayNode;
-import tools.jackson.databind.node.ObjectNode;
 
 /**
  * Writes a plan as JSON and reads it again: {@code docs/formats/plan.md} documents it for people. The book of all plans of a student is
@@ -47,20 +35,16 @@ public final class PlanJson {
     /** Of both formats, as they are written, and read. */
     public static final int VERSION = 1;
 
-    /** As many as a weekly time can have dates. */
-    private static final int MOST_EXCEPTIONS = 7 * Timing.MOST_WEEKS;
-
-    private static final JsonMapper JSON = JsonMapper.builder().build();
+    /** Fields stand in the order in which people read them; what a later version may add is passed over. */
+    private static final JsonMapper JSON = JsonMapper.builder()
+            .disable(MapperFeature.SORT_PROPERTIES_ALPHABETICALLY)
+            .disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
+            .build();
 
     /** Every date that can be written: what was stored was looked at when it came in. */
     private static final DateRange ANY = new DateRange(LocalDate.of(1900, 1, 1), LocalDate.of(2199, 12, 31));
 
-    private final List<String> faults = new ArrayList<>();
-    private final DateRange within;
-
-    private PlanJson(DateRange within) {
-        this.within = within;
-    }
+    private PlanJson() {}
 
     /** That a plan cannot be read: in sentences that say where and what would be right, every one there is. */
     public static final class FaultyPlanException extends RuntimeException {
@@ -79,11 +63,7 @@ public final class PlanJson {
 
     /** The plan by itself, to be taken away. */
     public static String write(Plan plan) {
-        ObjectNode json = JSON.createObjectNode();
-        json.put("format", FORMAT);
-        json.put("version", VERSION);
-        plan(plan, json);
-        return JSON.writerWithDefaultPrettyPrinter().writeValueAsString(json);
+        return JSON.writerWithDefaultPrettyPrinter().writeValueAsString(PlanFile.of(plan, FORMAT, VERSION, null));
     }
 
     /**
@@ -103,53 +83,66 @@ public final class PlanJson {
      * @throws FaultyPlanException when it is not such a file, or says what no plan can hold
      */
     public static Plan read(String text, String id, DateRange within) {
-        JsonNode json = tree(text);
-        if (!json.path("format").asString("").equals(FORMAT)) {
+        PlanFile file = bound(text, PlanFile.class);
+        if (!FORMAT.equals(file.format())) {
             throw new FaultyPlanException(
                     List.of("This is not a plan of Ample Ledger: it would begin with \"format\": \"" + FORMAT + "\"."));
         }
-        if (json.path("version").asInt(0) != VERSION) {
+        if (!Objects.equals(file.version(), VERSION)) {
             throw new FaultyPlanException(List.of("This plan is of version “%s”; version %d is read."
-                    .formatted(json.path("version").asString(""), VERSION)));
+                    .formatted(Objects.requireNonNullElse(file.version(), ""), VERSION)));
         }
-        PlanJson reading = new PlanJson(within);
-        Optional<Plan> plan = reading.plan(json, id, "");
-        if (plan.isEmpty() || !reading.faults.isEmpty()) {
-            throw new FaultyPlanException(reading.faults);
+        PlanReading reading = new PlanReading(within);
+        Optional<Plan> plan = reading.plan(file, id);
+        if (plan.isEmpty() || !reading.faults().isEmpty()) {
+            throw new FaultyPlanException(reading.faults());
         }
         return plan.get();
     }
 
-    private static JsonNode tree(String text) {
+    private static <T> T bound(String text, Class<T> type) {
         try {
-            return JSON.readTree(text);
+            T bound = JSON.readValue(text, type);
+            if (bound == null) {
+                throw new FaultyPlanException(List.of("There is nothing in it."));
+            }
+            return bound;
+        } catch (DatabindException mismatch) {
+            requireJson(text);
+            throw new FaultyPlanException(List.of(
+                    where(mismatch) + "It is not what is wanted there, which may be a text, a number or a list."));
         } catch (JacksonException e) {
-            throw new FaultyPlanException(List.of("This is not JSON: it cannot be read from line %d on."
-                    .formatted(Math.max(
-                            1, e.getLocation() == null ? 1 : e.getLocation().getLineNr()))));
+            throw notJson(e);
         }
+    }
+
+    /** What does not fit may come before the place from which it is no JSON at all, which matters more. */
+    private static void requireJson(String text) {
+        try {
+            JSON.readTree(text);
+        } catch (JacksonException e) {
+            throw notJson(e);
+        }
+    }
+
+    private static FaultyPlanException notJson(JacksonException e) {
+        int line = e.getLocation() == null ? 1 : e.getLocation().getLineNr();
+        return new FaultyPlanException(
+                List.of("This is not JSON: it cannot be read from line %d on.".formatted(Math.max(1, line))));
+    }
+
+    /** As in {@code sections[1].entry: }; nothing for the whole. */
+    private static String where(DatabindException mismatch) {
+        StringBuilder path = new StringBuilder();
+        mismatch.getPath()
+                .forEach(step -> path.append(
+                        step.getPropertyName() == null ? "[" + step.getIndex() + "]" : "." + step.getPropertyName()));
+        return path.isEmpty() ? "" : path.substring(path.charAt(0) == '.' ? 1 : 0) + ": ";
     }
 
     /** A whole book, with what can be taken back. */
     public static String writeBook(PlanBook book) {
-        ObjectNode json = JSON.createObjectNode();
-        json.put("format", BOOK);
-        json.put("version", VERSION);
-        json.put("changes", book.version());
-        ArrayNode plans = json.putArray("plans");
-        book.plans().forEach(plan -> kept(plan, plans.addObject()));
-        ObjectNode looked = json.putObject("looked");
-        book.looked().forEach((season, id) -> looked.put(season.text(), id));
-        ArrayNode past = json.putArray("past");
-        for (PlanBook.Change change : book.past()) {
-            ObjectNode some = past.addObject();
-            some.put("words", change.words());
-            some.put("id", change.id());
-            some.put("season", change.season().text());
-            change.before().ifPresent(plan -> kept(plan, some.putObject("before")));
-            change.wasCurrent().ifPresent(id -> some.put("wasCurrent", id));
-        }
-        return json.toString();
+        return JSON.writeValueAsString(BookFile.of(book, BOOK, VERSION));
     }
 
     /**
@@ -159,184 +152,33 @@ public final class PlanJson {
      * @throws FaultyPlanException when it is not JSON
      */
     public static PlanBook readBook(String text) {
-        JsonNode json = tree(text);
-        PlanJson reading = new PlanJson(ANY);
-        List<Plan> plans = new ArrayList<>();
-        for (JsonNode plan : json.path("plans")) {
-            reading.plan(plan, plan.path("id").asString("1"), "").ifPresent(plans::add);
-        }
-        Map<SeasonCode, String> looked = new TreeMap<>();
-        json.path("looked")
-                .properties()
-                .forEach(one ->
-                        looked.put(new SeasonCode(one.getKey()), one.getValue().asString("")));
-        List<PlanBook.Change> past = new ArrayList<>();
-        for (JsonNode change : json.path("past")) {
-            past.add(new PlanBook.Change(
-                    change.path("words").asString(""),
-                    change.path("id").asString(""),
-                    new SeasonCode(change.path("season").asString("")),
-                    change.has("before")
-                            ? reading.plan(
-                                    change.path("before"), change.path("id").asString(""), "")
-                            : Optional.empty(),
-                    Optional.ofNullable(change.path("wasCurrent").asString(null))));
-        }
+        BookFile file = bound(text, BookFile.class);
+        PlanReading reading = new PlanReading(ANY);
         // Books of before they said their format counted their changes under the name of its version.
-        String changes = json.has("format") ? "changes" : "version";
-        return new PlanBook(json.path(changes).asLong(0), plans, looked, past);
+        Long changes = file.format() == null ? file.version() : file.changes();
+        Map<SeasonCode, String> looked = new TreeMap<>();
+        Objects.<Map<String, String>>requireNonNullElse(file.looked(), Map.of())
+                .forEach((season, id) -> looked.put(new SeasonCode(season), id));
+        return new PlanBook(
+                Objects.requireNonNullElse(changes, 0L),
+                stream(file.plans())
+                        .flatMap(plan -> reading.plan(plan, Objects.requireNonNullElse(plan.id(), "1")).stream())
+                        .toList(),
+                looked,
+                stream(file.past()).map(change -> change(change, reading)).toList());
     }
 
-    private static void kept(Plan plan, ObjectNode json) {
-        json.put("id", plan.id());
-        plan(plan, json);
+    private static PlanBook.Change change(ChangeFile file, PlanReading reading) {
+        String id = Objects.requireNonNullElse(file.id(), "");
+        return new PlanBook.Change(
+                Objects.requireNonNullElse(file.words(), ""),
+                id,
+                new SeasonCode(Objects.requireNonNullElse(file.season(), "")),
+                Optional.ofNullable(file.before()).flatMap(before -> reading.plan(before, id)),
+                Optional.ofNullable(file.wasCurrent()));
     }
 
-    private static void plan(Plan plan, ObjectNode json) {
-        json.put("name", plan.name());
-        json.put("season", plan.season().text());
-        ArrayNode sections = json.putArray("sections");
-        for (Pick pick : plan.picks()) {
-            ObjectNode section = sections.addObject();
-            section.put("term", pick.term().text());
-            section.put("entry", pick.entry().digits());
-            section.put("standing", pick.standing().code());
-        }
-        ArrayNode busy = json.putArray("busy");
-        plan.busy().forEach(time -> busy(time, busy.addObject()));
-        json.put("notes", plan.notes());
-    }
-
-    private static void busy(BusyTime time, ObjectNode json) {
-        json.put("label", time.label());
-        TimeRange hours = time.timing().time().orElseThrow();
-        if (time.timing() instanceof Timing.Weekly weekly) {
-            ArrayNode days = json.putArray("days");
-            weekly.days().list().forEach(day -> days.add(day.name().toLowerCase(Locale.ROOT)));
-            json.put("first", weekly.dates().first().toString());
-            json.put("last", weekly.dates().last().toString());
-            json.put("everyWeeks", weekly.everyWeeks());
-        } else if (time.timing() instanceof Timing.Once once) {
-            json.put("date", once.date().toString());
-        }
-        json.put("starts", hours.start().toString());
-        json.put("ends", hours.end().toString());
-        if (!time.except().isEmpty()) {
-            ArrayNode except = json.putArray("except");
-            time.except().forEach(date -> except.add(date.toString()));
-        }
-    }
-
-    private Optional<Plan> plan(JsonNode json, String id, String where) {
-        String name = json.path("name").asString("");
-        String season = json.path("season").asString("");
-        if (name.isBlank()) {
-            fault(where + "name", "A plan needs a name.");
-        }
-        if (!season.matches("[a-z0-9]+(-[a-z0-9]+)*")) {
-            fault(where + "season", "It is the code of a season, as in autumn-2031.");
-        }
-        List<Pick> picks = new ArrayList<>();
-        each(
-                json,
-                "sections",
-                Plan.MOST_PICKS,
-                (section, at) -> pick(section, at).ifPresent(picks::add));
-        List<BusyTime> busy = new ArrayList<>();
-        each(json, "busy", Plan.MOST_BUSY, (time, at) -> busy(time, at).ifPresent(busy::add));
-        return name.isBlank()
-                ? Optional.empty()
-                : Optional.of(new Plan(
-                                id,
-                                new SeasonCode(season),
-                                name,
-                                List.of(),
-                                busy,
-                                json.path("notes").asString(""))
-                        .adding(picks));
-    }
-
-    private void each(JsonNode json, String field, int most, BiConsumer<JsonNode, String> read) {
-        JsonNode list = json.path(field);
-        if (!list.isMissingNode() && !list.isArray()) {
-            fault(field, "It must be a list.");
-        }
-        if (list.size() > most) {
-            fault(field, "It holds %d; no more than %d are taken.".formatted(list.size(), most));
-        }
-        for (int i = 0; i < Math.min(most, list.size()); i++) {
-            read.accept(list.get(i), field + "[" + i + "]");
-        }
-    }
-
-    private Optional<Pick> pick(JsonNode json, String where) {
-        Optional<EntryNumber> entry = EntryNumber.parse(json.path("entry").asString(""));
-        Optional<Standing> standing =
-                Coded.parse(Standing.class, json.path("standing").asString(Standing.TAKEN.code()));
-        String term = json.path("term").asString("");
-        if (entry.isEmpty()) {
-            fault(where + ".entry", "An entry number is 3 to 9 digits, in quotation marks.");
-        }
-        if (standing.isEmpty()) {
-            fault(where + ".standing", "It is taken, waited-for or beside.");
-        }
-        if (term.isBlank()) {
-            fault(where + ".term", "It is the code of a term, as in autumn-2031.");
-        }
-        return entry.isPresent() && standing.isPresent() && !term.isBlank()
-                ? Optional.of(new Pick(new TermCode(term), entry.get(), standing.get()))
-                : Optional.empty();
-    }
-
-    private Optional<BusyTime> busy(JsonNode json, String where) {
-        try {
-            TimeRange hours = new TimeRange(time(json, "starts"), time(json, "ends"));
-            Timing timing;
-            if (json.has("date")) {
-                timing = new Timing.Once(date(json.path("date")), hours);
-            } else {
-                List<DayOfWeek> days = new ArrayList<>();
-                for (JsonNode day : json.path("days")) {
-                    days.add(Days.parseDay(day.asString(""))
-                            .orElseThrow(() -> new IllegalArgumentException("A day is written as in monday.")));
-                }
-                timing = new Timing.Weekly(
-                        Days.of(days),
-                        hours,
-                        new DateRange(date(json.path("first")), date(json.path("last"))),
-                        json.path("everyWeeks").asInt(1));
-            }
-            TreeSet<LocalDate> except = new TreeSet<>();
-            if (json.path("except").size() > MOST_EXCEPTIONS) {
-                throw new IllegalArgumentException("A busy time has at most " + MOST_EXCEPTIONS + " exceptions");
-            }
-            for (JsonNode date : json.path("except")) {
-                except.add(date(date));
-            }
-            return Optional.of(new BusyTime(json.path("label").asString(""), timing, except));
-        } catch (IllegalArgumentException e) {
-            String sentence = String.valueOf(e.getMessage());
-            fault(where, sentence.endsWith(".") ? sentence : sentence + ".");
-        }
-        return Optional.empty();
-    }
-
-    private static LocalTime time(JsonNode json, String field) {
-        return ClockTime.parse(json.path(field).asString(""))
-                .orElseThrow(() -> new IllegalArgumentException(field + " is a time, as in 09:30."));
-    }
-
-    private LocalDate date(JsonNode json) {
-        LocalDate date = WrittenDate.parse(json.asString(""))
-                .orElseThrow(() -> new IllegalArgumentException("A date is written as in 2031-09-08"));
-        if (!within.contains(date)) {
-            throw new IllegalArgumentException("%s is in no year for which a schedule is posted: those are %d to %d"
-                    .formatted(date, within.first().getYear(), within.last().getYear()));
-        }
-        return date;
-    }
-
-    private void fault(String where, String sentence) {
-        faults.add(where + ": " + sentence);
+    private static <T> Stream<T> stream(@Nullable List<T> some) {
+        return some == null ? Stream.empty() : some.stream();
     }
 }

@@ -7,8 +7,8 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Collects the rows of one table. Equal cells of a column are kept once: of a large bundle most cells are the names of
- * other rows, hours, kinds, and so hold no memory of their own.
+ * Collects the rows of one table. Equal cells of a column are kept once: most cells of a large bundle say the same few hundred
+ * things, names of other rows, hours, kinds, and equal ones share one object.
  */
 public final class TableBuilder {
 

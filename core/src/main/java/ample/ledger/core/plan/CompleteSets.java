@@ -13,8 +13,8 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * Every complete, clash-free set of a schedule: a section that is no companion, with one companion of each choice that it
- * can be taken with, no two of which are ever held at the same time. A section without companions is a set by itself.
+ * Every complete, clash-free set of a schedule: a section that is no companion, with one companion of each choice that it asks
+ * for. No two of them are ever held at the same time. A section without companions is a set by itself.
  *
  * <p>Sections are named by their position in {@link Schedule#sections()}.
  */

@@ -12,8 +12,8 @@ import java.util.PriorityQueue;
  * group that has the fewest options left next, its most promising option first.
  *
  * <p>What a day costs never becomes less by one more class on it, but for gaps, which can be filled: of those the minutes
- * that the groups to come could fill at most are taken off. So the points of a week begun, with the least that each group to come
- * costs by itself, bound every week that goes on from it. Cost: in the worst case all weeks.
+ * that the groups to come could fill at most are taken off. So no week that goes on from one begun has fewer points than it
+ * has already and, added to them, the least that each group to come costs by itself. Cost: in the worst case all weeks.
  */
 final class BestWeeks {
 

@@ -37,7 +37,8 @@ final class Options {
     private final List<List<Option>> byWant = new ArrayList<>();
 
     /**
-     * Complete sets of one course, alike in their times, in whether one can get to them from others, and in the demands that they break.
+     * Complete sets of one course that are as good as each other: they are held at the same times, can be reached from the
+     * same others, and break the same demands.
      *
      * @param members the first has the fewest points of its own; none where the want is left out
      * @param broken the places among the demands

@@ -46,8 +46,8 @@ class BrowseController {
     }
 
     /**
-     * The list for the brief in the address. An address that says the same in more words, as plain forms send it, or that
-     * asks for hours to be painted, is answered with the short one. An address with a value that makes no sense is answered
+     * The list for the brief in the address. Plain forms send long addresses, and painting an hour has an address of its own;
+     * both are answered with the short address that says the same. An address with a value that makes no sense is answered
      * with what did, and status 400.
      */
     @GetMapping({"/{term}/browse", "/season/{season}/browse"})

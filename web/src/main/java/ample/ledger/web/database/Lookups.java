@@ -21,8 +21,8 @@ import org.springframework.transaction.TransactionException;
 
 /**
  * Looks up in the database what a page is better with, and can do without: who asks, and what is kept for them. Whoever opens such a page
- * does not wait for it as long as somebody who changes something; and once one has waited in vain, nobody waits any more, until what is
- * asked once in a while, for nobody's sake, is answered in time.
+ * does not wait for it as long as somebody who changes something; and once one has waited in vain, nobody waits any more. Once
+ * a second something is looked up that nobody waits for; the first of these that is answered in time ends it.
  */
 @Component
 public class Lookups implements DisposableBean {

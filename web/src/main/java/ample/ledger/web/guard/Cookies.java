@@ -11,9 +11,9 @@ import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseCookie;
 
 /**
- * Cookies of the application. None is seen by scripts, and none is sent along by forms of other sites. Where the application is
- * served by TLS they are sent by no other way, and have the prefix {@code __Host-}, by which a browser knows that no other host, not even
- * a neighbouring one, may set them.
+ * Cookies of the application. None is seen by scripts, and none is sent along by forms of other sites. Where the application
+ * is served by TLS, they are sent by TLS only. Their names then begin with {@code __Host-}: a browser lets no other host set
+ * such a cookie, not even one of the same domain.
  */
 public final class Cookies {
 

@@ -10,7 +10,8 @@ import org.springframework.boot.context.properties.bind.DefaultValue;
  * is what a full classroom does.
  *
  * @param hosts names under which the application is reached, without a port; empty for any
- * @param atOnce requests that are worked on at once, by address; 0 for as many as there are processors, and at least 2
+ * @param atOnce requests that are worked on at once, by address; 0 for as many as there are processors, and at least 2;
+ *     half of them while other addresses ask too
  * @param waiting requests that may wait for that, by address
  * @param visits new guests of whom something is kept, by address and minute
  * @param signIns attempts to sign in, by address and minute

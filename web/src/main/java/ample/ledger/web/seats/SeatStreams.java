@@ -24,8 +24,9 @@ import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
 /**
- * Tells open pages which seats stand otherwise now, as server-sent events: {@code seats} with the time and the entry numbers,
- * and now and then {@code word}, with the time alone, so that a page knows that nothing was lost. The id of {@code seats} is
+ * Tells open pages which seats stand otherwise now, as server-sent events: {@code seats}, with the time and the entry numbers,
+ * and {@code word}, with the time alone. The second comes now and then, so that a page can tell silence from a lost
+ * connection. The id of {@code seats} is
  * the number of the last change told; a page that begins a stream with it is first told what it has missed.
  */
 @Component

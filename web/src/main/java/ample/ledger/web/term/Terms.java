@@ -21,8 +21,8 @@ import org.springframework.stereotype.Component;
  * The current edition of each term with its index, built once for each edition and day.
  *
  * <p>Requests are answered from what is in memory, and never ask the database: an address that nothing is posted for costs
- * no more than any other. {@link #refresh()}, which is called when the application starts and whenever there may be news, builds what is new
- * beside it and then puts it in its place, so that no request waits for it or is dropped.
+ * no more than any other. {@link #refresh()} is called when the application starts and whenever there may be news. It builds
+ * the new beside the old and then exchanges them, so that no request has to wait.
  */
 @Component
 public class Terms {

@@ -11,8 +11,8 @@ import java.util.Optional;
  * Closes and opens hours of the week in a brief, as a student paints them on a picture of the week.
  *
  * <p>Hours can be closed by three conditions: hours painted closed, "only on these days" or "on none of these", and
- * "between". Painting changes all three together, so that an hour that was opened is open whichever of them had closed it,
- * and the brief goes on saying in days and times what can be said in days and times. "On all of these days" and "on at
+ * "between". Painting may change all three. An hour that is opened is open afterwards, whichever of them had closed it. What
+ * can be said in days and times stays said in days and times. "On all of these days" and "on at
  * least one of them" close no hour and stay as they are.
  */
 public final class WeekPainting {

@@ -17,8 +17,8 @@ import org.jspecify.annotations.Nullable;
  * a section fits a brief when one of its candidates meets every condition. Sections that belong to no complete set have no
  * candidate.
  *
- * <p>Candidates are numbered so that those of one section lie side by side in one 64-bit word, or alone in words of
- * their own where there are more than 64. Sections with a single candidate, most of them, come first. So a set of
+ * <p>The candidates of one section have positions side by side, all in one 64-bit word; a section with more than 64 of them
+ * has some words for itself. Sections with a single candidate, most of them, come first. So a set of
  * candidates is a bitmap, conditions combine word by word, and the sections of a set are counted word by word too (see
  * {@link #sections(long, long)}).
  */

@@ -18,9 +18,9 @@ public final class Ordered {
     }
 
     /**
-     * At most {@code most} sections. Of an order that seats do not change, either every
-     * section of {@code set} is looked at and the best so far kept, or, where many fit, all sections are gone through in
-     * the order until enough have been found, whichever is less.
+     * At most {@code most} sections. There are two ways to find them. One looks at every section of {@code set} and keeps the
+     * best. The other goes through all sections in their order until enough of them are in {@code set}; it is for orders that
+     * seats do not change, and is taken where it is less work.
      */
     public List<SectionAt> first(SectionSet set, int most) {
         List<CandidateAt> inOrder = moment.index().inOrder(order);
@@ -41,8 +41,8 @@ public final class Ordered {
     }
 
     /**
-     * The least keys offered so far. A buffer of twice their number is cut back to them whenever it is full, so an offer
-     * costs on the average the logarithm of the number kept, and nothing but a comparison once most are too great.
+     * The least keys offered so far. They lie in a buffer of twice their number, which is sorted and cut in half whenever it
+     * is full. Most later offers are greater than all that are kept, and cost one comparison.
      */
     private static final class Best {
 

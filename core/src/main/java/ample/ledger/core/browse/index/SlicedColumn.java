@@ -5,8 +5,8 @@ import java.util.IntSummaryStatistics;
 import java.util.function.ToIntFunction;
 
 /**
- * A number for each candidate, stored bit by bit: one bitmap for each binary digit. Compares all of them with a bound in one
- * pass over as many bitmaps as the numbers have digits, and takes a changed number without being built again. Immutable.
+ * A number for each candidate, stored bit by bit: one bitmap for each binary digit. To compare all of them with a bound, each
+ * of these bitmaps is gone through once. A number can be changed without building the column again. Immutable.
  *
  * <p>After O'Neil and Quass, "Improved query performance with variant indexes", SIGMOD 1997, algorithm 4.2.
  */
