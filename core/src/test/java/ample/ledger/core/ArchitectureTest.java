@@ -32,7 +32,8 @@ class ArchitectureTest {
                     "org.tartarus.snowball..",
                     "org.jspecify..",
                     "de.siegmar.fastcsv..",
-                    "tools.jackson.."))
+                    "tools.jackson..",
+                    "com.fasterxml.jackson.annotation.."))
             .andShould()
             .onlyDependOnClassesThat(DescribedPredicate.not(resideInAnyPackage("java.sql..", "java.net..")));
 
@@ -42,7 +43,8 @@ class ArchitectureTest {
             .that(resideInAPackage("ample.ledger.core.."))
             .and(DescribedPredicate.not(resideInAPackage("ample.ledger.core.exchange..")))
             .should()
-            .dependOnClassesThat(resideInAnyPackage("biweekly..", "de.siegmar.fastcsv..", "tools.jackson.."));
+            .dependOnClassesThat(resideInAnyPackage("biweekly..", "de.siegmar.fastcsv..", "tools.jackson..",
+                    "com.fasterxml.jackson.annotation.."));
 
     @ArchTest
     static final ArchRule NO_CYCLES =
