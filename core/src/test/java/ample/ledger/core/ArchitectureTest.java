@@ -43,8 +43,8 @@ class ArchitectureTest {
             .that(resideInAPackage("ample.ledger.core.."))
             .and(DescribedPredicate.not(resideInAPackage("ample.ledger.core.exchange..")))
             .should()
-            .dependOnClassesThat(resideInAnyPackage("biweekly..", "de.siegmar.fastcsv..", "tools.jackson..",
-                    "com.fasterxml.jackson.annotation.."));
+            .dependOnClassesThat(resideInAnyPackage(
+                    "biweekly..", "de.siegmar.fastcsv..", "tools.jackson..", "com.fasterxml.jackson.annotation.."));
 
     @ArchTest
     static final ArchRule NO_CYCLES =
