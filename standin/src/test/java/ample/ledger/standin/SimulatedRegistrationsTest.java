@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ample.ledger.core.registrar.SeatWord;
 import ample.ledger.core.schedule.SeatPool;
 import ample.ledger.core.schedule.SeatPool.Count;
+import ample.ledger.core.schedule.TermCode;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -34,7 +35,7 @@ class SimulatedRegistrationsTest {
         boolean queued = false;
         boolean promised = false;
         for (int i = 0; i < 2_000; i++) {
-            for (SeatWord word : students.next("autumn-2031", List.of(ROOMY, HELD), standing)) {
+            for (SeatWord word : students.next(new TermCode("autumn-2031"), List.of(ROOMY, HELD), standing)) {
                 Count count = word.count();
                 standing.put(word.pool(), count);
                 boolean roomy = word.pool().equals("A");

@@ -27,13 +27,24 @@ SELECT entry, date, starts, ends FROM meetings WHERE date IS NOT NULL;
 -- Each section with what it has one of.
 CREATE TEMP TABLE fact AS
 SELECT f.*,
+       -- To nobody in particular, on a day on which registration has opened for some and adding has not ended.
+       CASE WHEN asks OR free <= 0 THEN 0
+            WHEN free - held > 0 THEN free - held
+            ELSE least(free, held) END AS open,
        CASE WHEN cancelled THEN 'cancelled'
-            WHEN open > 0 THEN 'open'
-            WHEN held > 0 AND enrolled + promised < capacity THEN 'open-but-not-to-you'
+            WHEN free > 0 AND asks THEN 'by-permission'
+            WHEN free - held > 0 AND NOT restricted THEN 'open'
+            WHEN free > 0 AND (held > 0 OR restricted) THEN 'open-to-some'
             WHEN waiting < waitlist_capacity THEN 'full-waitlist-open'
             ELSE 'full' END AS status
 FROM (SELECT s.entry, s.campus, s.span, s.cancelled, n.first_day, n.last_day, p.*, h.held,
-             greatest(0, p.capacity - p.enrolled - p.promised - h.held) AS open,
+             p.capacity - p.enrolled - p.promised AS free,
+             EXISTS (SELECT FROM prerequisites q WHERE (q.subject, q.number) = (s.subject, s.number)
+                     AND q.expression LIKE '%permission%' AND q.expression NOT LIKE '% or %') AS asks,
+             EXISTS (SELECT FROM restrictions r WHERE r.rule IS NOT NULL
+                     AND coalesce(r.until, date '2031-06-17') >= date '2031-06-17'
+                     AND (r.entry = s.entry OR r.entry IS NULL AND (r.subject, r.number) = (s.subject, s.number)))
+                 AS restricted,
              coalesce(s.language, i.language) AS language,
              CASE WHEN s.free_materials THEN 'free' ELSE 'paid' END AS materials,
              CASE WHEN m.meetings = 0 THEN s.delivery

@@ -4,7 +4,7 @@ import ample.ledger.core.calendar.DateRange;
 import ample.ledger.core.calendar.TermCalendar;
 import ample.ledger.core.calendar.TimeRange;
 import ample.ledger.core.calendar.Timing;
-import ample.ledger.core.reading.SeatAccount;
+import ample.ledger.core.reading.StatusReading;
 import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.Delivery;
 import ample.ledger.core.schedule.Meeting;
@@ -18,6 +18,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.stream.Stream;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -31,14 +32,17 @@ public final class LinkedData {
 
     private LinkedData() {}
 
-    /** The section as JSON that may also stand inside an HTML page: no {@code <} is left in it. */
-    public static String of(Section section, Schedule schedule, LocalDate today) {
-        return JSON.writeValueAsString(instance(section, schedule, today)).replace("<", "\\u003c");
+    /**
+     * The section as JSON that may also stand inside an HTML page: no {@code <} is left in it.
+     *
+     * @param reading for somebody who belongs to no group
+     */
+    public static String of(Section section, Schedule schedule, StatusReading reading) {
+        return JSON.writeValueAsString(instance(section, schedule, reading)).replace("<", "\\u003c");
     }
 
-    private static Map<String, Object> instance(Section section, Schedule schedule, LocalDate today) {
+    private static Map<String, Object> instance(Section section, Schedule schedule, StatusReading reading) {
         Map<String, Object> instance = new LinkedHashMap<>();
-        SeatAccount seats = SeatAccount.of(section.pool(), today);
         instance.put("@context", "https://schema.org");
         instance.put("@type", "CourseInstance");
         instance.put("identifier", section.entry().digits());
@@ -49,8 +53,10 @@ public final class LinkedData {
         instance.put("startDate", section.span().dates().first().toString());
         instance.put("endDate", section.span().dates().last().toString());
         instance.put("eventStatus", SCHEMA + (section.cancelled() ? "EventCancelled" : "EventScheduled"));
-        instance.put("maximumAttendeeCapacity", seats.capacity());
-        instance.put("remainingAttendeeCapacity", seats.open());
+        instance.put(
+                "maximumAttendeeCapacity",
+                section.cancelled() ? 0 : section.pool().capacity());
+        instance.put("remainingAttendeeCapacity", reading.open());
         instance.put(
                 "instructor",
                 section.instructors().stream()
@@ -64,8 +70,8 @@ public final class LinkedData {
                         .toList());
         instance.put(
                 "courseSchedule",
-                section.meetings().stream()
-                        .map(meeting -> timetable(meeting, schedule))
+                Stream.concat(section.meetings().stream(), section.exams().stream())
+                        .flatMap(meeting -> timetables(meeting, schedule))
                         .toList());
         return instance;
     }
@@ -115,6 +121,21 @@ public final class LinkedData {
             located.put("longitude", room.building().longitude());
         }
         return located;
+    }
+
+    /** Of a weekly meeting, beside its own weekdays, each date on which another weekday's timetable is followed. */
+    private static Stream<Map<String, Object>> timetables(Meeting meeting, Schedule schedule) {
+        if (!(meeting.timing() instanceof Timing.Weekly weekly)) {
+            return Stream.of(timetable(meeting, schedule));
+        }
+        List<LocalDate> moved = new ArrayList<>(schedule.term().calendar().datesOf(weekly));
+        moved.removeAll(TermCalendar.PLAIN.datesOf(weekly));
+        return Stream.concat(
+                Stream.of(timetable(meeting, schedule)),
+                moved.stream()
+                        .map(date -> timetable(
+                                new Meeting(meeting.kind(), new Timing.Once(date, weekly.hours()), meeting.place()),
+                                schedule)));
     }
 
     private static Map<String, Object> timetable(Meeting meeting, Schedule schedule) {

@@ -3,7 +3,6 @@ package ample.ledger.core.exchange;
 import ample.ledger.core.calendar.TimeRange;
 import ample.ledger.core.calendar.Timing;
 import ample.ledger.core.reading.SeatAccount;
-import ample.ledger.core.reading.Status;
 import ample.ledger.core.schedule.Instructor;
 import ample.ledger.core.schedule.Meeting;
 import ample.ledger.core.schedule.Section;
@@ -46,7 +45,8 @@ public final class SectionCsv {
             "counts_toward",
             "companion_of",
             "term",
-            "edition");
+            "edition",
+            "seats_at");
 
     private SectionCsv() {}
 
@@ -55,13 +55,14 @@ public final class SectionCsv {
         CsvWriter csv = CsvWriter.builder().lineDelimiter(LineDelimiter.CRLF).build(out);
         csv.writeRecord(COLUMNS);
         list.sections()
-                .forEach(section -> csv.writeRecord(
-                        line(list, section).map(SectionCsv::harmless).toList()));
+                .forEach(line -> csv.writeRecord(
+                        line(list, line).map(SectionCsv::harmless).toList()));
         csv.flush();
     }
 
-    private static Stream<String> line(SectionList list, Section section) {
-        SeatAccount seats = SeatAccount.of(section.pool(), list.today());
+    private static Stream<String> line(SectionList list, SectionList.Line line) {
+        Section section = line.section();
+        SeatAccount seats = line.reading().seats();
         return Stream.of(
                 section.entry().digits(),
                 section.course().written(),
@@ -75,8 +76,8 @@ public final class SectionCsv {
                 section.instructors().stream().map(Instructor::name).collect(Collectors.joining("; ")),
                 section.span().dates().first().toString(),
                 section.span().dates().last().toString(),
-                Status.of(section, seats).label(),
-                String.valueOf(seats.open()),
+                line.reading().status().label(),
+                String.valueOf(line.reading().open()),
                 String.valueOf(seats.capacity()),
                 String.valueOf(seats.enrolled()),
                 String.valueOf(seats.waiting()),
@@ -88,7 +89,8 @@ public final class SectionCsv {
                                 companion.boundTo().map(Object::toString).orElse("any"))
                         .orElse(""),
                 list.schedule().term().code().text(),
-                String.valueOf(list.edition()));
+                String.valueOf(list.edition()),
+                list.seatsAt().toString());
     }
 
     /** "mon wed 09:30-10:50 Sluice Hall 204". */

@@ -4,7 +4,6 @@ import ample.ledger.core.calendar.DateRange;
 import ample.ledger.core.calendar.TimeRange;
 import ample.ledger.core.calendar.Timing;
 import ample.ledger.core.reading.SeatAccount;
-import ample.ledger.core.reading.Status;
 import ample.ledger.core.schedule.Companion;
 import ample.ledger.core.schedule.Meeting;
 import ample.ledger.core.schedule.Place;
@@ -35,17 +34,19 @@ public final class SectionJson {
             json.writeStringProperty("termName", list.schedule().term().name());
             json.writeNumberProperty("edition", list.edition());
             json.writeStringProperty("postedAt", list.postedAt().toString());
+            json.writeStringProperty("seatsAt", list.seatsAt().toString());
             json.writeStringProperty("asked", list.asked());
             json.writeNumberProperty("count", list.sections().size());
             json.writeArrayPropertyStart("sections");
-            list.sections().forEach(section -> section(json, list, section));
+            list.sections().forEach(line -> section(json, line));
             json.writeEndArray();
             json.writeEndObject();
         }
     }
 
-    private static void section(JsonGenerator json, SectionList list, Section section) {
-        SeatAccount seats = SeatAccount.of(section.pool(), list.today());
+    private static void section(JsonGenerator json, SectionList.Line line) {
+        Section section = line.section();
+        SeatAccount seats = line.reading().seats();
         json.writeStartObject();
         json.writeStringProperty("entry", section.entry().digits());
         json.writeStringProperty("subject", section.course().code().subject());
@@ -62,13 +63,13 @@ public final class SectionJson {
         json.writeBooleanProperty("freeMaterials", section.freeMaterials());
         json.writeStringProperty("span", section.span().name());
         dates(json, section.span().dates());
-        json.writeStringProperty("status", Status.of(section, seats).label());
+        json.writeStringProperty("status", line.reading().status().label());
         json.writeObjectPropertyStart("seats");
         json.writeNumberProperty("capacity", seats.capacity());
         json.writeNumberProperty("enrolled", seats.enrolled());
         json.writeNumberProperty("held", seats.heldSeats());
         json.writeNumberProperty("promised", seats.promised());
-        json.writeNumberProperty("open", seats.open());
+        json.writeNumberProperty("open", line.reading().open());
         json.writeNumberProperty("waiting", seats.waiting());
         json.writeNumberProperty("waitlistPlaces", seats.waitlistCapacity());
         json.writeStringProperty("pool", section.pool().code());

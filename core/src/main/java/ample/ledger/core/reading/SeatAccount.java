@@ -50,9 +50,14 @@ public record SeatAccount(
         return held.stream().mapToInt(SeatPool.Held::seats).sum();
     }
 
-    /** Seats open to this person; 0 or more. */
+    /** Seats that are not held against this person; 0 or more. */
     public int open() {
         return Math.max(0, balance());
+    }
+
+    /** Seats that are neither taken nor promised, held ones among them; 0 or more. */
+    public int free() {
+        return Math.max(0, capacity - enrolled - promised);
     }
 
     /** By how many seats more is taken, held and promised than there are; 0 or more. */

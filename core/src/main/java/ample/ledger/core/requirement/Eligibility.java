@@ -1,8 +1,10 @@
 package ample.ledger.core.requirement;
 
 import ample.ledger.core.schedule.Restriction;
+import ample.ledger.core.schedule.StudentGroup;
 import java.time.LocalDate;
 import java.util.Optional;
+import java.util.function.Function;
 
 /** Whether a restriction lets a student in. */
 public enum Eligibility {
@@ -27,11 +29,12 @@ public enum Eligibility {
     }
 
     /**
-     * What {@code restriction} says to the student on {@code today}.
+     * What {@code restriction} says on {@code today}.
      *
-     * @param student empty for nobody in particular
+     * @param belongsTo whether the student is one of a group; empty where that is not known
      */
-    public static Eligibility of(Restriction restriction, Optional<StudentRecord> student, LocalDate today) {
+    public static Eligibility of(
+            Restriction restriction, Function<StudentGroup, Optional<Boolean>> belongsTo, LocalDate today) {
         if (restriction.until().filter(today::isAfter).isPresent()) {
             return PAST;
         }
@@ -39,7 +42,8 @@ public enum Eligibility {
             return FOR_PEOPLE;
         }
         Restriction.Rule rule = restriction.rule().get();
-        return student.flatMap(record -> record.belongsTo(rule.group()))
+        return belongsTo
+                .apply(rule.group())
                 .map(belongs -> belongs == rule.include() ? ALLOWED : NOT_ALLOWED)
                 .orElse(NOT_SAID);
     }

@@ -1,5 +1,6 @@
 package ample.ledger.core.requirement;
 
+import ample.ledger.core.requirement.StudentRecord.Part;
 import ample.ledger.core.schedule.CourseCode;
 import ample.ledger.core.schedule.Equivalent;
 import ample.ledger.core.schedule.Prerequisite;
@@ -33,6 +34,8 @@ public final class Evaluation {
         IN_PROGRESS("in progress"),
         /** Met by what the student plans to take at the same time. */
         PLANNED("planned"),
+        /** The record does not say. */
+        UNKNOWN("your record does not say"),
         /** Somebody must be asked. */
         NEEDS_PERMISSION("needs permission"),
         NOT_MET("not met");
@@ -102,15 +105,23 @@ public final class Evaluation {
         if (leaf instanceof Permission permission) {
             return student.permissions().contains(permission.by()) ? Verdict.MET : Verdict.NEEDS_PERMISSION;
         }
-        boolean met;
         if (leaf instanceof Placement placement) {
-            met = student.placements().contains(placement.name());
-        } else if (leaf instanceof Standing standing) {
-            met = student.level().filter(level -> level >= standing.level()).isPresent();
-        } else {
-            met = student.creditsEarned().compareTo(BigDecimal.valueOf(((CreditsEarned) leaf).credits())) >= 0;
+            return student.placements().contains(placement.name()) ? Verdict.MET : missing(Part.PLACEMENTS);
         }
-        return met ? Verdict.MET : Verdict.NOT_MET;
+        if (leaf instanceof Standing standing) {
+            return verdict(student.level().map(level -> level >= standing.level()));
+        }
+        BigDecimal least = BigDecimal.valueOf(((CreditsEarned) leaf).credits());
+        return verdict(student.creditsEarned().map(earned -> earned.compareTo(least) >= 0));
+    }
+
+    private static Verdict verdict(Optional<Boolean> met) {
+        return met.map(yes -> yes ? Verdict.MET : Verdict.NOT_MET).orElse(Verdict.UNKNOWN);
+    }
+
+    /** On what is not on the record. */
+    private Verdict missing(Part part) {
+        return student.known().contains(part) ? Verdict.NOT_MET : Verdict.UNKNOWN;
     }
 
     private Verdict ofCourse(Passed wanted) {
@@ -130,7 +141,9 @@ public final class Evaluation {
         if (taken.stream().anyMatch(StudentRecord.Taken::inProgress)) {
             return Verdict.IN_PROGRESS;
         }
-        return wanted.alongside() && planned.stream().anyMatch(counting::contains) ? Verdict.PLANNED : Verdict.NOT_MET;
+        return wanted.alongside() && planned.stream().anyMatch(counting::contains)
+                ? Verdict.PLANNED
+                : missing(Part.COURSES);
     }
 
     /** The course itself and those that stand for it, whichever of the two the registrar has said it of. */

@@ -14,8 +14,9 @@ import java.util.Set;
 /**
  * What a student has done and is doing, as far as conditions ask for it.
  *
+ * @param known what the record says anything of; of courses or placements that are missing here it does not say that there are none
  * @param courses in no particular order; a course taken twice stands twice
- * @param creditsEarned in the institution's own unit; 0 or more
+ * @param creditsEarned in the institution's own unit; 0 or more, empty where it is not said
  * @param level year of study; 1 or more, empty where it is not said
  * @param placements by the names that the institution gives them
  * @param permissions those given, by whose they are
@@ -23,21 +24,35 @@ import java.util.Set;
  *     is said
  */
 public record StudentRecord(
+        Set<Part> known,
         List<Taken> courses,
-        BigDecimal creditsEarned,
+        Optional<BigDecimal> creditsEarned,
         Optional<Integer> level,
         Set<String> placements,
         Set<String> permissions,
         Map<About, Set<String>> groups) {
 
     /** A record with nothing in it yet. */
-    public static final StudentRecord NEW =
-            new StudentRecord(List.of(), BigDecimal.ZERO, Optional.empty(), Set.of(), Set.of(), Map.of());
+    public static final StudentRecord NEW = new StudentRecord(
+            Set.of(Part.values()),
+            List.of(),
+            Optional.of(BigDecimal.ZERO),
+            Optional.empty(),
+            Set.of(),
+            Set.of(),
+            Map.of());
+
+    /** What a record can say everything of, or nothing. */
+    public enum Part {
+        COURSES,
+        PLACEMENTS
+    }
 
     public StudentRecord {
-        if (creditsEarned.signum() < 0) {
-            throw new IllegalArgumentException("Nobody has earned " + creditsEarned + " credits");
+        if (creditsEarned.filter(credits -> credits.signum() < 0).isPresent()) {
+            throw new IllegalArgumentException("Nobody has earned " + creditsEarned.get() + " credits");
         }
+        known = Set.copyOf(known);
         courses = List.copyOf(courses);
         placements = Set.copyOf(placements);
         permissions = Set.copyOf(permissions);

@@ -1,5 +1,6 @@
 package ample.ledger.core.schedule;
 
+import java.math.BigDecimal;
 import java.time.LocalDateTime;
 import java.util.Optional;
 
@@ -12,6 +13,14 @@ import java.util.Optional;
  * @param from on the institution's wall clock
  */
 public record Opening(String code, String name, int leastCredits, Optional<Integer> mostCredits, LocalDateTime from) {
+
+    /** Whether it is that of students who have earned so many credits. */
+    public boolean isFor(BigDecimal earned) {
+        return earned.compareTo(BigDecimal.valueOf(leastCredits)) >= 0
+                && mostCredits
+                        .filter(most -> earned.compareTo(BigDecimal.valueOf(most + 1L)) >= 0)
+                        .isEmpty();
+    }
 
     public Opening {
         if (mostCredits.filter(most -> most < leastCredits).isPresent()) {

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * Everything that one posting says about one term.
@@ -37,6 +38,7 @@ public final class Schedule {
     private final Map<CourseCode, List<Section>> byCourse;
     private final Map<String, List<Section>> byPool;
     private final Map<CourseCode, List<CourseCode>> standingFor;
+    private final List<StudentGroup> groups;
 
     public Schedule(
             Institution institution,
@@ -62,6 +64,17 @@ public final class Schedule {
                 .collect(Collectors.groupingBy(section -> section.course().code(), Collectors.toUnmodifiableList()));
         this.byPool = this.sections.stream()
                 .collect(Collectors.groupingBy(section -> section.pool().code(), Collectors.toUnmodifiableList()));
+        this.groups = Stream.concat(
+                        this.sections.stream()
+                                .flatMap(section -> section.pool().held().stream())
+                                .flatMap(held -> held.group().stream()),
+                        Stream.concat(
+                                        this.sections.stream().flatMap(section -> section.restrictions().stream()),
+                                        this.courses.stream().flatMap(course -> course.rules().restrictions().stream()))
+                                .flatMap(restriction -> restriction.rule().stream())
+                                .map(Restriction.Rule::group))
+                .distinct()
+                .toList();
         this.standingFor = new HashMap<>();
         for (Course course : this.courses) {
             for (Equivalent equivalent : course.rules().equivalents()) {
@@ -119,6 +132,11 @@ public final class Schedule {
     /** The courses that are posted as standing for {@code course}. */
     public List<CourseCode> standingFor(CourseCode course) {
         return Collections.unmodifiableList(standingFor.getOrDefault(course, List.of()));
+    }
+
+    /** The groups of students that seats are held for, and that restrictions speak of; each once. */
+    public List<StudentGroup> groups() {
+        return groups;
     }
 
     /** Every section posted, cancelled ones included. */

@@ -73,7 +73,8 @@ class OutsideReadersTest {
                 .map(entry -> kernel.section(new EntryNumber(entry)).orElseThrow())
                 .toList();
         List<String> documents = new ArrayList<>();
-        unlike.forEach(section -> documents.add(LinkedData.of(section, kernel, Schedules.TODAY)));
+        unlike.forEach(section -> documents.add(
+                LinkedData.of(section, kernel, Schedules.readings(kernel).of(section, section.pool()))));
         documents.add(documents.get(0).replace("courseMode", "courseMood"));
 
         assertThat(run("jsonld.mjs", String.join("\n", documents)))

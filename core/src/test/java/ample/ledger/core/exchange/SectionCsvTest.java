@@ -38,8 +38,7 @@ class SectionCsvTest {
     private static String csv(SectionBuilder builder) throws IOException {
         Section section = builder.build();
         var out = new StringWriter();
-        SectionCsv.write(
-                new SectionList(Schedules.of(section), 7, Instant.EPOCH, "", Schedules.TODAY, List.of(section)), out);
+        SectionCsv.write(Schedules.list(Schedules.of(section), 7, Instant.EPOCH, "", List.of(section)), out);
         List<String> lines = out.toString().lines().toList();
         assertThat(lines).hasSize(2).first().isEqualTo(String.join(",", SectionCsv.COLUMNS));
         return lines.get(1);

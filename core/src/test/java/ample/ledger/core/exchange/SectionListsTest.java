@@ -119,8 +119,8 @@ class SectionListsTest {
                 .filter(section -> section.toString().equals("TIDE 214 T1-a"))
                 .findFirst()
                 .orElseThrow();
-        SectionList list = new SectionList(
-                kernel, 3, Instant.parse("2031-06-16T15:20:00Z"), "at=tidewall", Schedules.TODAY, List.of(lab));
+        SectionList list =
+                Schedules.list(kernel, 3, Instant.parse("2031-06-16T15:20:00Z"), "at=tidewall", List.of(lab));
 
         JsonNode json = json(list);
 
@@ -144,7 +144,7 @@ class SectionListsTest {
     }
 
     private static SectionList list(Schedule schedule) {
-        return new SectionList(schedule, 7, Instant.EPOCH, "", Schedules.TODAY, schedule.sections());
+        return Schedules.list(schedule, 7, Instant.EPOCH, "", schedule.sections());
     }
 
     private static JsonNode json(SectionList list) throws IOException {

@@ -14,7 +14,8 @@ import ample.ledger.core.calendar.TimeRange;
 import ample.ledger.core.calendar.Timing;
 import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.core.fixtures.SectionBuilder;
-import ample.ledger.core.reading.SeatAccount;
+import ample.ledger.core.reading.Readings;
+import ample.ledger.core.reading.StatusReading;
 import ample.ledger.core.requirement.Grade;
 import ample.ledger.core.requirement.StudentRecord;
 import ample.ledger.core.schedule.Building;
@@ -172,8 +173,9 @@ class ObstaclesTest {
     /** What stands in the way of a course with NUMB 210 alongside, of which this is on the record. */
     private static List<Obstacle> withARecordOf(String number, String grade) {
         StudentRecord record = new StudentRecord(
+                Set.of(StudentRecord.Part.COURSES),
                 List.of(new StudentRecord.Taken(PlansOfTheKernel.code("NUMB", number), Grade.parse(grade))),
-                BigDecimal.ZERO,
+                Optional.of(BigDecimal.ZERO),
                 Optional.empty(),
                 Set.of(),
                 Set.of(),
@@ -296,13 +298,14 @@ class ObstaclesTest {
 
     @Test
     void aFullSectionIsToldUnlessItIsWaitedFor() {
-        Function<Attendance, SeatAccount> seats =
-                attendance -> SeatAccount.of(attendance.section().pool(), Schedules.TODAY);
+        Readings readings = Schedules.readings(KERNEL);
+        Function<Attendance, StatusReading> seats = attendance ->
+                readings.of(attendance.section(), attendance.section().pool());
         Plan plan = plan("TIDE 110 T2", "MYCO 101 X1z");
 
         assertThat(FullSection.of(week(plan), seats)).singleElement().satisfies(full -> {
             assertThat(full.attendance()).hasToString("TIDE 110 T2");
-            assertThat(full.seats().waiting()).isEqualTo(7);
+            assertThat(full.reading().seats().waiting()).isEqualTo(7);
             assertThat(full.instead())
                     .isNotEmpty()
                     .allSatisfy(swap -> assertThat(swap.in())

@@ -4,7 +4,9 @@ import static ample.ledger.core.fixtures.SectionBuilder.section;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ample.ledger.core.calendar.TermCalendar;
+import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.core.fixtures.SectionBuilder;
+import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
 import java.time.LocalDate;
 import org.junit.jupiter.api.Test;
@@ -54,20 +56,20 @@ class SeatsAndStatusTest {
                         .seats(18, 15, 0)
                         .held("Boat Building diploma students", 3, LAST_DAY_HELD)
                         .build()))
-                .isEqualTo(Status.OPEN_BUT_NOT_TO_YOU);
+                .isEqualTo(Status.OPEN_TO_SOME);
     }
 
     /** Held seats are free only while fewer are enrolled and promised than there are. */
     @ParameterizedTest
     @CsvSource({
-        "17, 0, 0, OPEN_BUT_NOT_TO_YOU",
+        "17, 0, 0, OPEN_TO_SOME",
         "18, 0, 0, FULL_WAITLIST_OPEN",
         "19, 0, 0, FULL_WAITLIST_OPEN",
-        "15, 2, 2, OPEN_BUT_NOT_TO_YOU",
+        "15, 2, 2, OPEN_TO_SOME",
         "15, 3, 3, FULL_WAITLIST_OPEN",
         "14, 0, 0, OPEN",
     })
-    void theBorderOfFullAndOpenButNotToYou(int enrolled, int promised, int waiting, Status expected) {
+    void theBorderOfFullAndOpenToSome(int enrolled, int promised, int waiting, Status expected) {
         Section section = section("LOOM 355")
                 .seats(18, enrolled, waiting)
                 .promised(promised)
@@ -111,6 +113,9 @@ class SeatsAndStatusTest {
     }
 
     private static Status status(Section section) {
-        return Status.of(section, account(section, LAST_DAY_HELD));
+        Schedule schedule = Schedules.of(section);
+        return new Readings(schedule, Person.nobody(schedule, LAST_DAY_HELD.atTime(9, 0)))
+                .of(section, section.pool())
+                .status();
     }
 }

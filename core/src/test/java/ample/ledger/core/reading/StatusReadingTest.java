@@ -66,7 +66,7 @@ class StatusReadingTest {
         "40169, 3, tidal-engineering, '', 2031-06-17T09:41, OPEN",
         "40169, 3, glaciology, '', 2031-06-17T09:41, OPEN_BUT_NOT_TO_YOU",
         "40169, 2, tidal-engineering, '', 2031-06-17T09:41, OPEN_BUT_NOT_TO_YOU",
-        "40169, 3, '', '', 2031-06-17T09:41, OPEN",
+        "40169, 3, '', '', 2031-06-17T09:41, OPEN_TO_SOME",
         "40448, 1, '', upper-fell, 2031-06-17T09:41, OPEN_BUT_NOT_TO_YOU",
         "40448, 1, '', orchard-yard, 2031-06-17T09:41, OPEN",
         "40448, 1, '', upper-fell, 2031-07-01T23:59, OPEN_BUT_NOT_TO_YOU",
@@ -75,10 +75,9 @@ class StatusReadingTest {
     void restrictionLetsInWhomItNames(
             String entry, int level, String programme, String campus, LocalDateTime now, Status status) {
         Section posted = posted(entry);
-        SeatAccount room = new SeatAccount(20, 4, List.of(), 0, 0, 5);
+        SeatPool room = new SeatPool("room", 20, 5, List.of(), new SeatPool.Count(4, 0, 0));
 
-        assertThat(StatusReading.of(
-                                posted, room, now, KERNEL, student(BigDecimal.valueOf(60), level, programme, campus))
+        assertThat(read(posted, room, now, student(BigDecimal.valueOf(60), level, programme, campus))
                         .status())
                 .isEqualTo(status);
     }
@@ -87,15 +86,18 @@ class StatusReadingTest {
     void seatsHeldForTheStudentAreTheirs() {
         Section posted = posted("40220");
         int held = SeatAccount.of(posted.pool(), IN_JUNE.toLocalDate()).heldSeats();
-        SeatAccount onlyHeld = new SeatAccount(held, 0, posted.pool().held(), 0, 0, 0);
+        SeatPool onlyHeld = new SeatPool("held", held, 0, posted.pool().held(), new SeatPool.Count(0, 0, 0));
 
-        StatusReading other = StatusReading.of(
-                posted, onlyHeld, IN_JUNE, KERNEL, student(BigDecimal.valueOf(60), 3, "tidal-engineering", ""));
-        StatusReading theirs = StatusReading.of(
-                posted, onlyHeld, IN_JUNE, KERNEL, student(BigDecimal.valueOf(60), 3, "glaciology", ""));
+        StatusReading other =
+                read(posted, onlyHeld, IN_JUNE, student(BigDecimal.valueOf(60), 3, "tidal-engineering", ""));
+        StatusReading theirs = read(posted, onlyHeld, IN_JUNE, student(BigDecimal.valueOf(60), 3, "glaciology", ""));
+        StatusReading anybody = read(posted, onlyHeld, IN_JUNE, Optional.empty());
 
         assertThat(other.status()).isEqualTo(Status.OPEN_BUT_NOT_TO_YOU);
         assertThat(theirs.status()).isEqualTo(Status.OPEN);
+        assertThat(anybody.status()).isEqualTo(Status.OPEN_TO_SOME);
+        assertThat(anybody.open()).isEqualTo(held);
+        assertThat(other.open()).isZero();
         assertThat(theirs.seats().open()).isEqualTo(held);
         assertThat(theirs.yours()).extracting(SeatPool.Held::words).containsExactly("Glaciology majors");
     }
@@ -112,7 +114,13 @@ class StatusReadingTest {
     void permissionIsAskedWhereNothingGoesWithout(String expression, Status status) {
         Section open = section("GLAC 390").seats(20, 3, 0).needs(expression).build();
         StudentRecord given = new StudentRecord(
-                List.of(), BigDecimal.valueOf(60), Optional.of(3), Set.of(), Set.of("a", "the department"), Map.of());
+                Set.of(),
+                List.of(),
+                Optional.of(BigDecimal.valueOf(60)),
+                Optional.of(3),
+                Set.of(),
+                Set.of("a", "the department"),
+                Map.of());
 
         assertThat(read(open, IN_JUNE, student(BigDecimal.valueOf(60), 3, "", ""))
                         .status())
@@ -141,7 +149,12 @@ class StatusReadingTest {
     }
 
     private static StatusReading read(Section section, LocalDateTime now, Optional<StudentRecord> student) {
-        return StatusReading.of(section, SeatAccount.of(section.pool(), now.toLocalDate()), now, KERNEL, student);
+        return read(section, section.pool(), now, student);
+    }
+
+    private static StatusReading read(
+            Section section, SeatPool pool, LocalDateTime now, Optional<StudentRecord> student) {
+        return new Readings(KERNEL, Person.of(KERNEL, student, now)).of(section, pool);
     }
 
     /** What is 0 or empty is not said. */
@@ -154,6 +167,12 @@ class StatusReadingTest {
             groups.put(About.CAMPUS, Set.of(campus));
         }
         return Optional.of(new StudentRecord(
-                List.of(), credits, Optional.of(level).filter(year -> year > 0), Set.of(), Set.of(), groups));
+                Set.of(),
+                List.of(),
+                Optional.of(credits),
+                Optional.of(level).filter(year -> year > 0),
+                Set.of(),
+                Set.of(),
+                groups));
     }
 }

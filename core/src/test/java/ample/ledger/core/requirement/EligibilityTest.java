@@ -18,8 +18,9 @@ import org.junit.jupiter.params.provider.CsvSource;
 class EligibilityTest {
 
     private static final StudentRecord SECOND_YEAR = new StudentRecord(
+            Set.of(),
             List.of(),
-            BigDecimal.ZERO,
+            Optional.of(BigDecimal.ZERO),
             Optional.of(2),
             Set.of(),
             Set.of(),
@@ -40,12 +41,12 @@ class EligibilityTest {
     void aRuleIsJudgedByWhatTheRecordSays(boolean include, String about, String anyOf, Eligibility expected) {
         Restriction restriction = restriction(include, about, anyOf);
 
-        assertThat(Eligibility.of(restriction, Optional.of(SECOND_YEAR), Schedules.TODAY))
+        assertThat(Eligibility.of(restriction, SECOND_YEAR::belongsTo, Schedules.TODAY))
                 .isEqualTo(expected);
-        assertThat(Eligibility.of(restriction, Optional.of(StudentRecord.NEW), Schedules.TODAY))
+        assertThat(Eligibility.of(restriction, StudentRecord.NEW::belongsTo, Schedules.TODAY))
                 .as("of a record that says nothing")
                 .isEqualTo(Eligibility.NOT_SAID);
-        assertThat(Eligibility.of(restriction, Optional.empty(), Schedules.TODAY))
+        assertThat(Eligibility.of(restriction, group -> Optional.empty(), Schedules.TODAY))
                 .as("to nobody in particular")
                 .isEqualTo(Eligibility.NOT_SAID);
     }
@@ -58,7 +59,7 @@ class EligibilityTest {
                 Optional.of(Schedules.TODAY.plusDays(daysFromToday)),
                 "Third year only.");
 
-        assertThat(Eligibility.of(restriction, Optional.of(SECOND_YEAR), Schedules.TODAY))
+        assertThat(Eligibility.of(restriction, SECOND_YEAR::belongsTo, Schedules.TODAY))
                 .isEqualTo(expected);
     }
 
@@ -67,7 +68,7 @@ class EligibilityTest {
     void whatIsOnlySaidInWordsPeopleJudge(String sentence) {
         Restriction restriction = new Restriction(Optional.empty(), Optional.empty(), sentence);
 
-        assertThat(Eligibility.of(restriction, Optional.of(SECOND_YEAR), Schedules.TODAY))
+        assertThat(Eligibility.of(restriction, SECOND_YEAR::belongsTo, Schedules.TODAY))
                 .isEqualTo(Eligibility.FOR_PEOPLE);
     }
 

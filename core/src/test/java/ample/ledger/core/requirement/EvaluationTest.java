@@ -4,6 +4,7 @@ import static ample.ledger.core.fixtures.SectionBuilder.section;
 import static ample.ledger.core.requirement.Evaluation.Verdict.MET;
 import static ample.ledger.core.requirement.Evaluation.Verdict.NOT_MET;
 import static ample.ledger.core.requirement.Evaluation.Verdict.PLANNED;
+import static ample.ledger.core.requirement.Evaluation.Verdict.UNKNOWN;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ample.ledger.core.fixtures.Schedules;
@@ -42,6 +43,9 @@ class EvaluationTest {
 
     private static final Schedule KERNEL = Schedules.kernelSchedule();
 
+    private static final StudentRecord NOTHING_SAID =
+            new StudentRecord(Set.of(), List.of(), Optional.empty(), Optional.empty(), Set.of(), Set.of(), Map.of());
+
     /** Courses of which any can be on a record. */
     private static final List<String> COURSES =
             List.of("TIDE 110", "TIDE 214", "GLAC 120", "GLAC 205", "LIMN 130", "CART 210", "NUMB 112", "NUMB 210");
@@ -74,6 +78,35 @@ class EvaluationTest {
     })
     void verdictOfARecord(String expression, String courses, Verdict verdict) {
         assertThat(judge(expression, record(courses)).verdict()).isEqualTo(verdict);
+    }
+
+    /** In the order of verdicts a choice is as good as its parts allow: Kleene's strong logic of three values (from memory). */
+    @ParameterizedTest
+    @CsvSource({
+        "GLAC 120, UNKNOWN",
+        "GLAC 120 with C, UNKNOWN",
+        "'placement \"Rates\"', UNKNOWN",
+        "standing 3, UNKNOWN",
+        "credits 31, UNKNOWN",
+        "'GLAC 120 or permission \"the department\"', UNKNOWN",
+        "'GLAC 120 and permission \"the department\"', NEEDS_PERMISSION",
+        "GLAC 120 or LIMN 130, UNKNOWN",
+        "GLAC 120 and LIMN 130, UNKNOWN",
+        "'permission \"the department\"', NEEDS_PERMISSION"
+    })
+    void aRecordThatSaysNothingMeetsNothingAndFailsNothing(String expression, Verdict verdict) {
+        assertThat(judge(expression, NOTHING_SAID).verdict()).isEqualTo(verdict);
+    }
+
+    @Test
+    void creditsWithoutCoursesDecideCreditsOnly() {
+        StudentRecord credits = new StudentRecord(
+                Set.of(), List.of(), Optional.of(BigDecimal.valueOf(46)), Optional.of(2), Set.of(), Set.of(), Map.of());
+
+        assertThat(judge("GLAC 120", credits).verdict()).isEqualTo(UNKNOWN);
+        assertThat(judge("credits 45", credits).verdict()).isEqualTo(MET);
+        assertThat(judge("GLAC 120 and credits 60", credits).verdict()).isEqualTo(NOT_MET);
+        assertThat(judge("GLAC 120 or credits 45", credits).verdict()).isEqualTo(MET);
     }
 
     @Test
@@ -234,11 +267,12 @@ class EvaluationTest {
     /** A record of the second year with 30 credits; courses without a grade sign are passed with an A, with an empty one in progress. */
     private static StudentRecord record(String courses) {
         return new StudentRecord(
+                Set.of(StudentRecord.Part.values()),
                 Arrays.stream(courses.split(";"))
                         .filter(text -> !text.isEmpty())
                         .map(EvaluationTest::taken)
                         .toList(),
-                BigDecimal.valueOf(30),
+                Optional.of(BigDecimal.valueOf(30)),
                 Optional.of(2),
                 Set.of("Functions"),
                 Set.of(),

@@ -3,10 +3,9 @@ package ample.ledger.web.browse;
 import ample.ledger.core.browse.answer.CourseFindings;
 import ample.ledger.core.browse.index.Order;
 import ample.ledger.web.browse.BrowsePage.Block;
-import ample.ledger.web.guest.Kept;
-import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Place;
 import ample.ledger.web.term.PostedTerm;
+import ample.ledger.web.visit.Visit;
 import ample.ledger.web.words.Strip;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -18,22 +17,14 @@ import java.util.function.Supplier;
 final class BlockWords {
 
     private final Place place;
-    private final Preferences preferences;
     private final Addressing addresses;
     private final Strip.Ground ground;
     private final Supplier<Misses> misses;
-    private final Kept kept;
+    private final Visit visit;
 
-    BlockWords(
-            Place place,
-            Preferences preferences,
-            Addressing addresses,
-            Strip.Ground ground,
-            Supplier<Misses> misses,
-            Kept kept) {
-        this.kept = kept;
+    BlockWords(Place place, Addressing addresses, Strip.Ground ground, Supplier<Misses> misses, Visit visit) {
+        this.visit = visit;
         this.place = place;
-        this.preferences = preferences;
         this.addresses = addresses;
         this.ground = ground;
         this.misses = misses;
@@ -45,7 +36,7 @@ final class BlockWords {
      */
     List<Block> blocks(Leaves leaves, int number, Order order, boolean newTerm) {
         Leaves.Leaf leaf = leaves.page(number);
-        LineWords words = new LineWords(leaf.posted(), preferences, addresses, ground, options(leaf.posted()), kept);
+        LineWords words = new LineWords(leaf.posted(), addresses, ground, options(leaf.posted()), visit);
         String term = newTerm ? words.term() : null;
         if (order != Order.COURSE) {
             return List.of(new Block(

@@ -4,7 +4,6 @@ import ample.ledger.core.browse.brief.Brief;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.SeasonCode;
 import ample.ledger.core.schedule.TermCode;
-import ample.ledger.web.guest.Keeping;
 import ample.ledger.web.head.Head;
 import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Addresses;
@@ -13,6 +12,8 @@ import ample.ledger.web.term.Places;
 import ample.ledger.web.term.PostedTerm;
 import ample.ledger.web.term.SeatChanges;
 import ample.ledger.web.term.Terms;
+import ample.ledger.web.visit.Visit;
+import ample.ledger.web.visit.Visits;
 import ample.ledger.web.words.Words;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
@@ -35,10 +36,10 @@ class BrowseController {
     private final Head head;
     private final Places places;
 
-    private final Keeping keeping;
+    private final Visits visits;
 
-    BrowseController(Terms terms, SeatChanges seatChanges, Head head, Places places, Keeping keeping) {
-        this.keeping = keeping;
+    BrowseController(Terms terms, SeatChanges seatChanges, Head head, Places places, Visits visits) {
+        this.visits = visits;
         this.terms = terms;
         this.seatChanges = seatChanges;
         this.head = head;
@@ -67,11 +68,12 @@ class BrowseController {
         }
         Addressing addresses = ask.addresses();
         BrowseView view = addresses.view();
+        Visit visit = visits.of(request, preferences);
         List<Schedule> known = terms.all().stream().map(PostedTerm::schedule).toList();
         head.put(model, request, place, addresses.brief(), addresses.seen(view));
         model.addAttribute(
                 "page",
-                new BrowsePages(place, addresses, preferences, keeping.of(request))
+                new BrowsePages(place, addresses, visit)
                         .page(
                                 new BrowsePage.SeatsSeen(
                                         Words.clock(places.now(place)), "/" + place.path() + "/seats", lastSeatChange),
@@ -96,7 +98,7 @@ class BrowseController {
             HttpServletRequest request,
             Model model) {
         BrowsePages pages =
-                new BrowsePages(place, BrowseAsk.of(request, place).addresses(), preferences, keeping.of(request));
+                new BrowsePages(place, BrowseAsk.of(request, place).addresses(), visits.of(request, preferences));
         model.addAttribute("leaf", pages.leaf());
         model.addAttribute("ground", pages.ground());
         return "browse/list :: leaf";
@@ -118,8 +120,9 @@ class BrowseController {
             @ModelAttribute(name = "place", binding = false) Place place,
             @ModelAttribute(name = "preferences", binding = false) Preferences preferences,
             @RequestParam(defaultValue = "") String text,
+            HttpServletRequest request,
             Model model) {
-        model.addAttribute("preview", QuickWording.preview(place, text, preferences));
+        model.addAttribute("preview", QuickWording.preview(place, text, visits.of(request, preferences)));
         return "browse/find :: preview";
     }
 

@@ -12,9 +12,9 @@ import ample.ledger.web.browse.BrowsePage.AccountLine;
 import ample.ledger.web.browse.BrowsePage.Choice;
 import ample.ledger.web.browse.BrowsePage.LeafPage;
 import ample.ledger.web.browse.BrowsePage.Remedy;
-import ample.ledger.web.guest.Kept;
 import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Place;
+import ample.ledger.web.visit.Visit;
 import ample.ledger.web.words.Strip;
 import ample.ledger.web.words.Words;
 import java.time.Duration;
@@ -36,7 +36,7 @@ final class BrowsePages {
     private final Brief brief;
     private final BrowseView view;
     private final Preferences preferences;
-    private final Kept kept;
+    private final Visit visit;
     private final Addressing addresses;
     private final Wording wording;
     private final SeasonFindings findings;
@@ -44,15 +44,15 @@ final class BrowsePages {
     private final Leaves leaves;
     private @Nullable Misses misses;
 
-    BrowsePages(Place place, Addressing addresses, Preferences preferences, Kept kept) {
-        this.kept = kept;
+    BrowsePages(Place place, Addressing addresses, Visit visit) {
+        this.visit = visit;
         this.place = place;
         this.brief = addresses.brief();
         this.view = addresses.view();
-        this.preferences = preferences;
+        this.preferences = visit.preferences();
         this.addresses = addresses;
         this.wording = preferences.wording(place.vocabulary());
-        this.findings = SeasonFindings.of(place.indexes(), brief);
+        this.findings = SeasonFindings.of(visit.of(place.terms()), brief);
         this.ground = Strip.ground(place.days(), brief, preferences.week());
         this.leaves = Leaves.of(place.terms(), findings.terms(), view);
     }
@@ -80,12 +80,12 @@ final class BrowsePages {
     }
 
     private BrowsePage.Asked asked(List<String> say, BrowsePage.@Nullable Heard heard) {
-        Editors editors = new Editors(place, findings, preferences, addresses);
+        Editors editors = new Editors(place, findings, visit, addresses);
         return new BrowsePage.Asked(
                 BriefSentence.of(brief, wording, view, editors, addresses),
                 say,
                 heard,
-                kept.briefs().stream()
+                visit.kept().briefs().stream()
                         .map(saved -> new Choice(saved.name(), "", saved.address(), false))
                         .toList());
     }
@@ -134,7 +134,7 @@ final class BrowsePages {
     }
 
     private LeafPage leaf(int number) {
-        BlockWords words = new BlockWords(place, preferences, addresses, ground, this::misses, kept);
+        BlockWords words = new BlockWords(place, addresses, ground, this::misses, visit);
         int pages = view.whole() ? Math.min(1, leaves.size()) : leaves.size();
         return new LeafPage(
                 number,

@@ -7,8 +7,8 @@ import ample.ledger.core.browse.brief.Not;
 import ample.ledger.core.browse.brief.Topic;
 import ample.ledger.core.browse.index.Order;
 import ample.ledger.web.browse.Editor.Group;
-import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Place;
+import ample.ledger.web.visit.Visit;
 import ample.ledger.web.words.Words;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -21,14 +21,14 @@ final class Editors {
     private final Place place;
     private final Brief brief;
     private final TopicForms forms;
-    private final Preferences preferences;
+    private final Visit visit;
     private final Addressing addresses;
 
-    Editors(Place place, SeasonFindings findings, Preferences preferences, Addressing addresses) {
+    Editors(Place place, SeasonFindings findings, Visit visit, Addressing addresses) {
         this.place = place;
         this.brief = findings.brief();
-        this.forms = new TopicForms(place, findings, preferences);
-        this.preferences = preferences;
+        this.forms = new TopicForms(place, findings, visit.preferences());
+        this.visit = visit;
         this.addresses = addresses;
     }
 
@@ -65,8 +65,10 @@ final class Editors {
     private Editor.Offer offer(Condition condition) {
         Brief with = brief.with(condition);
         return new Editor.Offer(
-                condition.phrase(preferences.wording(place.vocabulary())).standingAlone(),
-                Words.number(SeasonFindings.count(place.indexes(), with)),
+                condition
+                        .phrase(visit.preferences().wording(place.vocabulary()))
+                        .standingAlone(),
+                Words.number(SeasonFindings.count(visit.of(place.terms()), with)),
                 addresses.to(with));
     }
 

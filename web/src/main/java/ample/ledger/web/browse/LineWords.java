@@ -13,12 +13,12 @@ import ample.ledger.web.browse.BrowsePage.CourseHead;
 import ample.ledger.web.browse.BrowsePage.Essentials;
 import ample.ledger.web.browse.BrowsePage.Fact;
 import ample.ledger.web.browse.BrowsePage.Line;
-import ample.ledger.web.guest.Kept;
 import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Addresses;
 import ample.ledger.web.term.ChangeWords;
 import ample.ledger.web.term.Picked;
 import ample.ledger.web.term.PostedTerm;
+import ample.ledger.web.visit.Visit;
 import ample.ledger.web.words.CodeWords;
 import ample.ledger.web.words.SeatWords;
 import ample.ledger.web.words.Strip;
@@ -33,6 +33,7 @@ import java.util.stream.Stream;
 /** Writes the lines and heads of one term's sections in a list. */
 public final class LineWords {
 
+    private final Visit visit;
     private final PostedTerm posted;
     private final Schedule schedule;
     private final Preferences preferences;
@@ -52,19 +53,14 @@ public final class LineWords {
         OPENS_IN_PLACE
     }
 
-    LineWords(
-            PostedTerm posted,
-            Preferences preferences,
-            Addressing addresses,
-            Strip.Ground ground,
-            Set<Option> options,
-            Kept kept) {
+    LineWords(PostedTerm posted, Addressing addresses, Strip.Ground ground, Set<Option> options, Visit visit) {
+        this.visit = visit;
         this.options = options;
-        this.week = Set.copyOf(kept.week(posted.edition().term()));
+        this.week = Set.copyOf(visit.kept().week(posted.edition().term()));
         this.posted = posted;
-        this.changes = new ChangeWords(posted, preferences.clock());
+        this.changes = new ChangeWords(posted, visit.preferences().clock());
         this.schedule = posted.schedule();
-        this.preferences = preferences;
+        this.preferences = visit.preferences();
         this.addresses = addresses;
         this.ground = ground;
     }
@@ -74,11 +70,10 @@ public final class LineWords {
      *
      * @param brief what the student is looking for, kept in the addresses of the sheets
      */
-    public static List<Line> ofCourse(
-            PostedTerm posted, Course course, Brief brief, Preferences preferences, Strip.Ground ground, Kept kept) {
+    public static List<Line> ofCourse(PostedTerm posted, Course course, Brief brief, Strip.Ground ground, Visit visit) {
         Addresses term = new Addresses(posted.edition().term());
         LineWords words = new LineWords(
-                posted, preferences, new Addressing(term, brief, List.of(), BrowseView.USUAL), ground, Set.of(), kept);
+                posted, new Addressing(term, brief, List.of(), BrowseView.USUAL), ground, Set.of(), visit);
         return CourseFindings.of(posted.schedule().sectionsOf(course.code()), posted.schedule()).stream()
                 .flatMap(found -> found.lines().stream())
                 .map(words::underCourse)
@@ -176,7 +171,7 @@ public final class LineWords {
     }
 
     SeatWords seats(Section section) {
-        return SeatWords.of(section, posted.index().seatsOf(section.entry()).orElseThrow(), schedule.twinsOf(section));
+        return visit.seats(posted, section);
     }
 
     private String runs(Section section) {

@@ -9,6 +9,7 @@ import ample.ledger.web.browse.BrowsePage.Stretch;
 import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Addresses;
 import ample.ledger.web.term.Place;
+import ample.ledger.web.visit.Visit;
 import ample.ledger.web.words.Words;
 import java.util.List;
 import java.util.Optional;
@@ -46,8 +47,8 @@ public final class QuickWording {
                         .toList());
     }
 
-    static Preview preview(Place place, String text, Preferences preferences) {
-        Heard heard = heard(place, text, preferences);
+    static Preview preview(Place place, String text, Visit visit) {
+        Heard heard = heard(place, text, visit.preferences());
         boolean some = heard.stretches().stream()
                 .anyMatch(stretch -> Optional.ofNullable(stretch.means()).isPresent());
         return new Preview(
@@ -55,7 +56,7 @@ public final class QuickWording {
                 some
                         ? Words.count(
                                 SeasonFindings.count(
-                                        place.indexes(),
+                                        visit.of(place.terms()),
                                         place.quickFind().read(text).brief()),
                                 "section")
                         : "",

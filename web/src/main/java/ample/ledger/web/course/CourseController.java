@@ -3,8 +3,6 @@ package ample.ledger.web.course;
 import ample.ledger.core.browse.brief.Brief;
 import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.TermCode;
-import ample.ledger.web.guest.Keeping;
-import ample.ledger.web.guest.Kept;
 import ample.ledger.web.head.Head;
 import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Addresses;
@@ -13,6 +11,7 @@ import ample.ledger.web.term.NotPostedException;
 import ample.ledger.web.term.Places;
 import ample.ledger.web.term.PostedTerm;
 import ample.ledger.web.term.Terms;
+import ample.ledger.web.visit.Visits;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.Set;
 import org.springframework.stereotype.Controller;
@@ -29,10 +28,10 @@ class CourseController {
     private final Head head;
     private final Places places;
 
-    private final Keeping keeping;
+    private final Visits visits;
 
-    CourseController(Terms terms, Head head, Places places, Keeping keeping) {
-        this.keeping = keeping;
+    CourseController(Terms terms, Head head, Places places, Visits visits) {
+        this.visits = visits;
         this.terms = terms;
         this.head = head;
         this.places = places;
@@ -54,9 +53,9 @@ class CourseController {
                         some.code().subject() + "-" + some.code().number()))
                 .findFirst()
                 .orElseThrow(() -> NotPostedException.course(posted, code, brief));
-        Kept kept = keeping.of(request);
         head.put(model, request, places.place(term), brief, new Addresses(term).course(course.code(), brief));
-        model.addAttribute("page", new CoursePages(posted, terms.all(), course, brief, preferences, kept).page());
+        model.addAttribute(
+                "page", new CoursePages(posted, terms.all(), course, brief, visits.of(request, preferences)).page());
         return "course/page";
     }
 }

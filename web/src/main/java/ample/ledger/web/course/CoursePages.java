@@ -12,12 +12,12 @@ import ample.ledger.core.schedule.Section;
 import ample.ledger.web.browse.LineWords;
 import ample.ledger.web.course.CoursePage.Beside;
 import ample.ledger.web.course.CoursePage.Offering;
-import ample.ledger.web.guest.Kept;
 import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.requirement.Asks;
 import ample.ledger.web.requirement.Judging;
 import ample.ledger.web.term.Addresses;
 import ample.ledger.web.term.PostedTerm;
+import ample.ledger.web.visit.Visit;
 import ample.ledger.web.words.CodeWords;
 import ample.ledger.web.words.Strip;
 import ample.ledger.web.words.Words;
@@ -41,26 +41,25 @@ final class CoursePages {
     private final Brief brief;
     private final Addresses addresses;
     private final Preferences preferences;
-    private final Kept kept;
+    private final Visit visit;
 
     /** @param terms all that are posted */
-    CoursePages(
-            PostedTerm posted, List<PostedTerm> terms, Course course, Brief brief, Preferences preferences, Kept kept) {
+    CoursePages(PostedTerm posted, List<PostedTerm> terms, Course course, Brief brief, Visit visit) {
+        this.visit = visit;
         this.posted = posted;
         this.schedule = posted.schedule();
         this.terms = terms;
         this.course = course;
         this.brief = brief;
         this.addresses = new Addresses(schedule.term().code());
-        this.preferences = preferences;
-        this.kept = kept;
+        this.preferences = visit.preferences();
     }
 
     CoursePage page() {
         List<Section> sections = schedule.sectionsOf(course.code());
         Strip.Ground ground = Strip.ground(
                 sections.stream().map(Section::days).reduce(Days.NONE, Days::plus), brief, preferences.week());
-        Judging judging = Judging.of(schedule, posted.index().today(), kept, preferences);
+        Judging judging = Judging.of(schedule, visit);
         String here = addresses.course(course.code(), brief);
         OtherTerms others = OtherTerms.of(
                 course.code(),
@@ -83,7 +82,7 @@ final class CoursePages {
                 Asks.of(judging, course.rules(), List.of(), Addresses.with("/record", "back", here)),
                 offered(sections),
                 ground,
-                LineWords.ofCourse(posted, course, brief, preferences, ground, kept),
+                LineWords.ofCourse(posted, course, brief, ground, visit),
                 others.earlier().stream().map(this::offering).toList(),
                 others.later().stream().map(this::offering).toList(),
                 equivalents(),

@@ -19,7 +19,7 @@ import java.util.List;
 public record Kept(PlanBook plans, List<SavedBrief> briefs, KeptRecord record) {
 
     /** Nothing yet. */
-    static final Kept NOTHING = new Kept(PlanBook.EMPTY, List.of(), KeptRecord.NONE);
+    public static final Kept NOTHING = new Kept(PlanBook.EMPTY, List.of(), KeptRecord.NONE);
 
     private static final int MOST_BRIEFS = 30;
     private static final int LONGEST_NAME = 60;

@@ -2,12 +2,14 @@ package ample.ledger.web.guest;
 
 import ample.ledger.core.requirement.RecordLines;
 import ample.ledger.core.requirement.StudentRecord;
+import ample.ledger.core.requirement.StudentRecord.Part;
 import ample.ledger.core.schedule.CampusCode;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.StudentGroup.About;
 import ample.ledger.core.text.PlainText;
 import java.math.BigDecimal;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -57,7 +59,8 @@ public record KeptRecord(String courses, String credits, String level, String pl
     }
 
     /**
-     * The record that it states; what cannot be read is passed over.
+     * The record that it states; what cannot be read is passed over. Where no courses, or no placements, were given, it is not known whether
+     * there are any.
      *
      * @param home the home campus; empty for none
      * @param schedule what the courses count, where nothing was said of the credits earned
@@ -74,9 +77,21 @@ public record KeptRecord(String courses, String credits, String level, String pl
                 .map(String::strip)
                 .filter(name -> !name.isEmpty())
                 .collect(Collectors.toSet());
+        Set<Part> known = EnumSet.noneOf(Part.class);
+        if (!courses.isEmpty()) {
+            known.add(Part.COURSES);
+        }
+        if (!placements.isEmpty()) {
+            known.add(Part.PLACEMENTS);
+        }
         return new StudentRecord(
+                known,
                 taken,
-                number(credits).map(BigDecimal::valueOf).orElseGet(() -> StudentRecord.creditsOf(taken, schedule)),
+                number(credits)
+                        .map(BigDecimal::valueOf)
+                        .or(() -> courses.isEmpty()
+                                ? Optional.empty()
+                                : Optional.of(StudentRecord.creditsOf(taken, schedule))),
                 number(level).filter(year -> year >= 1),
                 names,
                 Set.of(),

@@ -2,7 +2,6 @@ package ample.ledger.web.lineup;
 
 import ample.ledger.core.browse.brief.Brief;
 import ample.ledger.core.schedule.TermCode;
-import ample.ledger.web.guest.Keeping;
 import ample.ledger.web.head.Head;
 import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Addresses;
@@ -11,6 +10,7 @@ import ample.ledger.web.term.Picked;
 import ample.ledger.web.term.Places;
 import ample.ledger.web.term.PostedTerm;
 import ample.ledger.web.term.Terms;
+import ample.ledger.web.visit.Visits;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
 import java.util.stream.Stream;
@@ -29,10 +29,10 @@ class LineUpController {
     private final Head head;
     private final Places places;
 
-    private final Keeping keeping;
+    private final Visits visits;
 
-    LineUpController(Terms terms, Head head, Places places, Keeping keeping) {
-        this.keeping = keeping;
+    LineUpController(Terms terms, Head head, Places places, Visits visits) {
+        this.visits = visits;
         this.terms = terms;
         this.head = head;
         this.places = places;
@@ -58,7 +58,7 @@ class LineUpController {
                     + new Addresses(term)
                             .lineUp(Stream.concat(ask.shown().stream(), ask.another().stream()), Local.address(back));
         }
-        LineUpPages pages = new LineUpPages(posted, ask.shown(), preferences, keeping.of(request), Local.address(back));
+        LineUpPages pages = new LineUpPages(posted, ask.shown(), visits.of(request, preferences), Local.address(back));
         head.put(model, request, places.place(term), Brief.EVERYTHING, pages.here());
         model.addAttribute("page", pages.page(ask.say(), add.strip(), ask.meant()));
         return "lineup/page";

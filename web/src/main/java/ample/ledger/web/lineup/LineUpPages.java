@@ -8,7 +8,6 @@ import ample.ledger.core.reading.ClassHours;
 import ample.ledger.core.schedule.PostedPrerequisite;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
-import ample.ledger.web.guest.Kept;
 import ample.ledger.web.lineup.LineUpPage.Choice;
 import ample.ledger.web.lineup.LineUpPage.Column;
 import ample.ledger.web.lineup.LineUpPage.Row;
@@ -16,6 +15,7 @@ import ample.ledger.web.lineup.LineUpPage.Same;
 import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Addresses;
 import ample.ledger.web.term.PostedTerm;
+import ample.ledger.web.visit.Visit;
 import ample.ledger.web.words.CodeWords;
 import ample.ledger.web.words.SeatWords;
 import ample.ledger.web.words.Strip;
@@ -33,18 +33,20 @@ final class LineUpPages {
     static final int MOST = 6;
 
     private final PostedTerm posted;
+    private final Visit visit;
     private final Schedule schedule;
     private final List<Section> sections;
     private final Preferences preferences;
     private final List<Section> week;
     private final String back;
 
-    LineUpPages(PostedTerm posted, List<Section> sections, Preferences preferences, Kept kept, String back) {
+    LineUpPages(PostedTerm posted, List<Section> sections, Visit visit, String back) {
+        this.visit = visit;
         this.posted = posted;
         this.schedule = posted.schedule();
         this.sections = sections;
-        this.preferences = preferences;
-        this.week = kept.week(schedule);
+        this.preferences = visit.preferences();
+        this.week = visit.kept().week(schedule);
         this.back = back;
     }
 
@@ -158,7 +160,7 @@ final class LineUpPages {
         row(rows, "When", this::when);
         row(rows, "Where", Words::where);
         row(rows, "Who", Words::who);
-        row(rows, "Seats for you", section -> seats(section).sentence());
+        row(rows, "Seats", section -> seats(section).sentence());
         row(
                 rows,
                 "Runs",
@@ -211,6 +213,6 @@ final class LineUpPages {
     }
 
     private SeatWords seats(Section section) {
-        return SeatWords.of(section, posted.index().seatsOf(section.entry()).orElseThrow(), schedule.twinsOf(section));
+        return visit.seats(posted, section);
     }
 }

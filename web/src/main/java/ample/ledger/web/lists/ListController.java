@@ -3,6 +3,7 @@ package ample.ledger.web.lists;
 import ample.ledger.core.browse.answer.Findings;
 import ample.ledger.core.browse.brief.BriefAddress;
 import ample.ledger.core.browse.brief.Topic;
+import ample.ledger.core.browse.index.Moment;
 import ample.ledger.core.exchange.LinkedData;
 import ample.ledger.core.exchange.SectionCsv;
 import ample.ledger.core.exchange.SectionJson;
@@ -14,6 +15,8 @@ import ample.ledger.web.term.Addresses;
 import ample.ledger.web.term.BriefReader;
 import ample.ledger.web.term.PostedTerm;
 import ample.ledger.web.term.Terms;
+import ample.ledger.web.visit.Visit;
+import ample.ledger.web.visit.Visits;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
@@ -35,7 +38,10 @@ class ListController {
 
     private final Terms terms;
 
-    ListController(Terms terms) {
+    private final Visits visits;
+
+    ListController(Terms terms, Visits visits) {
+        this.visits = visits;
         this.terms = terms;
     }
 
@@ -79,7 +85,7 @@ class ListController {
         response.setContentType("application/ld+json;charset=UTF-8");
         response.getWriter()
                 .write(LinkedData.of(
-                        section.get(), posted.schedule(), posted.index().today()));
+                        section.get(), posted.schedule(), visits.ofNobody().reading(posted, section.get())));
     }
 
     private void answer(TermCode term, HttpServletRequest request, HttpServletResponse response, String type, Form form)
@@ -96,13 +102,17 @@ class ListController {
                             .collect(Collectors.joining("\n")));
             return;
         }
+        Visit visit = visits.ofNobody();
+        Moment moment = visit.of(posted);
         SectionList list = new SectionList(
                 posted.schedule(),
                 posted.edition().number(),
                 posted.edition().postedAt(),
                 Addresses.query(reading.brief()).replaceFirst("^\\?", ""),
-                posted.index().today(),
-                Findings.of(posted.index(), reading.brief()).fitting());
+                visit.instant(),
+                Findings.of(moment, reading.brief()).fitting().stream()
+                        .map(section -> new SectionList.Line(section, moment.reading(section)))
+                        .toList());
         response.setContentType(type);
         response.setCharacterEncoding("UTF-8");
         form.write(list, response.getWriter());

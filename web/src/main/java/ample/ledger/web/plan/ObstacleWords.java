@@ -13,7 +13,7 @@ import ample.ledger.core.plan.PlannedWeek;
 import ample.ledger.core.plan.Stay;
 import ample.ledger.core.plan.Swap;
 import ample.ledger.core.plan.Travel;
-import ample.ledger.core.reading.SeatAccount;
+import ample.ledger.core.reading.StatusReading;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.web.plan.WeekPage.Remedy;
 import ample.ledger.web.plan.WeekPage.Trouble;
@@ -36,10 +36,10 @@ final class ObstacleWords {
     private final PlannedWeek week;
     private final WeekAsk ask;
     private final ClockStyle clock;
-    private final Function<Attendance, SeatAccount> seats;
+    private final Function<Attendance, StatusReading> seats;
 
     /** @param seats as they stand now: what has some is offered first */
-    ObstacleWords(PlannedWeek week, WeekAsk ask, ClockStyle clock, Function<Attendance, SeatAccount> seats) {
+    ObstacleWords(PlannedWeek week, WeekAsk ask, ClockStyle clock, Function<Attendance, StatusReading> seats) {
         this.seats = seats;
         this.week = week;
         this.ask = ask;
@@ -78,7 +78,7 @@ final class ObstacleWords {
     }
 
     Trouble trouble(FullSection full) {
-        int waiting = full.seats().waiting();
+        int waiting = full.reading().seats().waiting();
         String queue =
                 waiting == 0 ? "" : waiting == 1 ? ", and one person waits" : ", and " + waiting + " people wait";
         return trouble(

@@ -15,6 +15,8 @@ import ample.ledger.web.head.Head;
 import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Places;
 import ample.ledger.web.term.Terms;
+import ample.ledger.web.visit.Visit;
+import ample.ledger.web.visit.Visits;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
@@ -46,9 +48,12 @@ class SharedController {
     private final Places places;
     private final Shares shares;
     private final WeavePages weaves;
+    private final Visits visits;
     private final Clock clock;
 
-    SharedController(Terms terms, Head head, Places places, Shares shares, WeavePages weaves, Clock clock) {
+    SharedController(
+            Terms terms, Head head, Places places, Shares shares, WeavePages weaves, Visits visits, Clock clock) {
+        this.visits = visits;
         this.head = head;
         this.terms = terms;
         this.places = places;
@@ -78,15 +83,10 @@ class SharedController {
                         Optional.ofNullable(parameters.getFirst(name)).ifPresent(value -> shown.add(name, value)));
         WeekAsk ask = WeekAsk.of(term, "/shared/" + token, shown);
         Kept kept = new Kept(new PlanBook(0, List.of(plan), Map.of(), List.of()), List.of(), KeptRecord.NONE);
+        Visit visit = visits.of(kept, preferences);
         PlannedWeek week = PlannedWeek.of(plan, List.of(), places.schedules());
-        WeekPages pages = new WeekPages(
-                terms,
-                week,
-                kept,
-                schedule.term(),
-                ask,
-                preferences,
-                weaves.weave(ask, week, kept, preferences.clock(), NOBODY));
+        WeekPages pages =
+                new WeekPages(terms, week, schedule.term(), ask, visit, weaves.weave(ask, week, visit, NOBODY));
         head.put(model, request, places.place(term), Brief.EVERYTHING, "/shared/" + token);
         model.addAttribute("page", pages.page(List.of(), BusyController.Typed.NOTHING, List.of()));
         return "plan/shared";

@@ -19,6 +19,7 @@ import ample.ledger.web.plan.WeavePage.Bar;
 import ample.ledger.web.plan.WeavePage.Choice;
 import ample.ledger.web.plan.WeavePage.Woven;
 import ample.ledger.web.term.Terms;
+import ample.ledger.web.visit.Visit;
 import java.time.DayOfWeek;
 import java.time.LocalTime;
 import java.util.ArrayList;
@@ -58,8 +59,8 @@ class WeavePages {
      */
     record Result(WeavePage page, List<Weave> weeks) {}
 
-    Result weave(WeekAsk ask, PlannedWeek week, Kept kept, ClockStyle clock, WeaveJobs.Asker asker) {
-        return new Reading(ask, week, kept, clock, asker).result();
+    Result weave(WeekAsk ask, PlannedWeek week, Visit visit, WeaveJobs.Asker asker) {
+        return new Reading(ask, week, visit, asker).result();
     }
 
     /** One request read. */
@@ -75,14 +76,14 @@ class WeavePages {
         private final List<Demand.Want> wants;
         private final WeaveJobs.Asker asker;
 
-        Reading(WeekAsk ask, PlannedWeek week, Kept kept, ClockStyle clock, WeaveJobs.Asker asker) {
+        Reading(WeekAsk ask, PlannedWeek week, Visit visit, WeaveJobs.Asker asker) {
             this.asker = asker;
-            this.reading = new WeaveReading(terms, ask, week);
+            this.reading = new WeaveReading(terms, ask, week, visit);
             this.ask = ask;
             this.weave = ask.weave();
             this.week = week;
-            this.kept = kept;
-            this.clock = clock;
+            this.kept = visit.kept();
+            this.clock = visit.preferences().clock();
             this.words = new WeaveWords(clock);
             this.wants = weave.asked() ? reading.wants() : List.of();
         }

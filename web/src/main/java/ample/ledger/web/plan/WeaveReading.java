@@ -6,7 +6,7 @@ import ample.ledger.core.calendar.WeekHours;
 import ample.ledger.core.plan.Attendance;
 import ample.ledger.core.plan.PlannedWeek;
 import ample.ledger.core.plan.PostedSchedules;
-import ample.ledger.core.reading.SeatAccount;
+import ample.ledger.core.reading.StatusReading;
 import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.CourseCode;
 import ample.ledger.core.schedule.EntryNumber;
@@ -19,6 +19,7 @@ import ample.ledger.core.weave.Wish;
 import ample.ledger.web.term.Picked;
 import ample.ledger.web.term.PostedTerm;
 import ample.ledger.web.term.Terms;
+import ample.ledger.web.visit.Visit;
 import java.net.URLDecoder;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
@@ -54,8 +55,10 @@ final class WeaveReading {
     private final List<Schedule> season;
     private final List<String> faults = new ArrayList<>();
     private final String courses;
+    private final Visit visit;
 
-    WeaveReading(Terms terms, WeekAsk ask, PlannedWeek week) {
+    WeaveReading(Terms terms, WeekAsk ask, PlannedWeek week, Visit visit) {
+        this.visit = visit;
         this.terms = terms;
         this.ask = ask;
         this.weave = ask.weave();
@@ -90,6 +93,7 @@ final class WeaveReading {
         String all = String.join(
                 "|",
                 editions,
+                season.stream().map(visit::person).map(Object::toString).collect(Collectors.joining()),
                 weave.showing(0).parameters().map(Object::toString).sorted().collect(Collectors.joining("&")),
                 week.plan().picks().toString(),
                 week.plan().busy().toString());
@@ -265,7 +269,7 @@ final class WeaveReading {
             findings.put(
                     schedule.term().code(),
                     Findings.of(
-                            term.index(),
+                            visit.of(term),
                             BriefAddress.read(parameters.get(), term.index().vocabulary())
                                     .brief()));
         }
@@ -292,13 +296,14 @@ final class WeaveReading {
         }
     }
 
+    private StatusReading reading(Attendance attendance) {
+        return visit.reading(terms.get(attendance.term().code()), attendance.section());
+    }
+
     private ToIntFunction<Attendance> seats() {
         return attendance -> {
-            SeatAccount account = terms.get(attendance.term().code())
-                    .index()
-                    .seatsOf(attendance.section().entry())
-                    .orElseThrow();
-            return account.waiting() > 0 ? 0 : account.open();
+            StatusReading reading = reading(attendance);
+            return reading.seats().waiting() > 0 ? 0 : reading.open();
         };
     }
 

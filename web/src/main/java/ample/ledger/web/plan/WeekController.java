@@ -12,6 +12,8 @@ import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Local;
 import ample.ledger.web.term.Places;
 import ample.ledger.web.term.Terms;
+import ample.ledger.web.visit.Visit;
+import ample.ledger.web.visit.Visits;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
 import org.springframework.stereotype.Controller;
@@ -31,12 +33,21 @@ class WeekController {
     private final Head head;
     private final Places places;
     private final Keeping keeping;
+    private final Visits visits;
     private final WeavePages weaves;
     private final WeaveJobs jobs;
     private final Limits limits;
 
     WeekController(
-            Terms terms, Head head, Places places, Keeping keeping, WeavePages weaves, WeaveJobs jobs, Limits limits) {
+            Terms terms,
+            Head head,
+            Places places,
+            Keeping keeping,
+            Visits visits,
+            WeavePages weaves,
+            WeaveJobs jobs,
+            Limits limits) {
+        this.visits = visits;
         this.limits = limits;
         this.terms = terms;
         this.head = head;
@@ -57,15 +68,9 @@ class WeekController {
         Term shown = terms.get(term).schedule().term();
         WeekAsk ask = WeekAsk.of(term, parameters);
         Kept kept = keeping.needed(request);
+        Visit visit = visits.of(kept, preferences);
         PlannedWeek week = PlannedWeek.of(kept.plans(), shown.season().code(), places.schedules());
-        WeekPages pages = new WeekPages(
-                terms,
-                week,
-                kept,
-                shown,
-                ask,
-                preferences,
-                weaves.weave(ask, week, kept, preferences.clock(), asker(request)));
+        WeekPages pages = new WeekPages(terms, week, shown, ask, visit, weaves.weave(ask, week, visit, asker(request)));
         head.put(model, request, places.place(term), Brief.EVERYTHING, ask.address());
         model.addAttribute("page", pages.page(told(model), typed(model), keeping.sharesOf(request, week.plan())));
         return "plan/page";

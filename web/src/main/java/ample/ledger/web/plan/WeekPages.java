@@ -16,7 +16,7 @@ import ample.ledger.core.plan.Standing;
 import ample.ledger.core.plan.Stay;
 import ample.ledger.core.plan.SubmissionOrder;
 import ample.ledger.core.plan.Swap;
-import ample.ledger.core.reading.SeatAccount;
+import ample.ledger.core.reading.StatusReading;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Term;
 import ample.ledger.store.Shares;
@@ -30,6 +30,7 @@ import ample.ledger.web.plan.WeekPage.Selected;
 import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Addresses;
 import ample.ledger.web.term.Terms;
+import ample.ledger.web.visit.Visit;
 import ample.ledger.web.words.SeatWords;
 import ample.ledger.web.words.Words;
 import java.time.DayOfWeek;
@@ -54,26 +55,21 @@ final class WeekPages {
     private final Kept kept;
     private final Term term;
     private final WeekAsk ask;
+    private final Visit visit;
     private final Preferences preferences;
     private final WeavePages.Result woven;
     private final ObstacleWords words;
 
-    WeekPages(
-            Terms terms,
-            PlannedWeek week,
-            Kept kept,
-            Term term,
-            WeekAsk ask,
-            Preferences preferences,
-            WeavePages.Result woven) {
+    WeekPages(Terms terms, PlannedWeek week, Term term, WeekAsk ask, Visit visit, WeavePages.Result woven) {
+        this.visit = visit;
         this.terms = terms;
         this.week = week;
-        this.kept = kept;
+        this.kept = visit.kept();
         this.term = term;
         this.ask = ask;
-        this.preferences = preferences;
+        this.preferences = visit.preferences();
         this.woven = woven;
-        this.words = new ObstacleWords(week, ask, preferences.clock(), this::account);
+        this.words = new ObstacleWords(week, ask, preferences.clock(), this::reading);
     }
 
     /** @param told sentences on what was just done */
@@ -145,7 +141,7 @@ final class WeekPages {
         return new WeekPage.Wrong(
                 troubles(Stream.concat(
                         obstacles.stream().filter(Obstacle::stops).map(this::trouble),
-                        FullSection.of(week, this::account).stream().map(this::trouble))),
+                        FullSection.of(week, this::reading).stream().map(this::trouble))),
                 troubles(
                         obstacles.stream().filter(obstacle -> !obstacle.stops()).map(this::trouble)));
     }
@@ -203,12 +199,7 @@ final class WeekPages {
 
     private Obstacles.Student student() {
         return new Obstacles.Student(
-                preferences.home(),
-                term,
-                kept.record().said()
-                        ? Optional.of(kept.record()
-                                .read(preferences.home(), terms.get(term.code()).schedule()))
-                        : Optional.empty());
+                preferences.home(), term, visit.record(terms.get(term.code()).schedule()));
     }
 
     private static List<OtherPlan> plans(PlanBook book, Plan current) {
@@ -305,15 +296,11 @@ final class WeekPages {
     }
 
     private SeatWords seats(Attendance attendance) {
-        return SeatWords.of(
-                attendance.section(), account(attendance), attendance.schedule().twinsOf(attendance.section()));
+        return visit.seats(terms.get(attendance.term().code()), attendance.section());
     }
 
-    private SeatAccount account(Attendance attendance) {
-        return terms.get(attendance.term().code())
-                .index()
-                .seatsOf(attendance.section().entry())
-                .orElseThrow();
+    private StatusReading reading(Attendance attendance) {
+        return visit.reading(terms.get(attendance.term().code()), attendance.section());
     }
 
     private List<Busy> busy(Plan plan) {

@@ -61,8 +61,12 @@ final class RuleWords {
     }
 
     private Rule rule(Restriction restriction) {
-        Eligibility verdict = Eligibility.of(restriction, judging.student(), judging.today());
-        boolean said = judging.student().isPresent() || verdict == Eligibility.PAST;
+        Eligibility verdict = Eligibility.of(
+                restriction, judging.person()::belongsTo, judging.person().today());
+        boolean said = judging.student().isPresent()
+                || verdict == Eligibility.PAST
+                || verdict == Eligibility.ALLOWED
+                || verdict == Eligibility.NOT_ALLOWED;
         return new Rule(
                 restriction.sentence(),
                 said ? verdict.label() : "",

@@ -2,12 +2,14 @@ package ample.ledger.web.seats;
 
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.SeasonCode;
-import ample.ledger.core.schedule.Section;
 import ample.ledger.core.schedule.TermCode;
 import ample.ledger.web.guard.ClientAddress;
+import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Place;
 import ample.ledger.web.term.Places;
 import ample.ledger.web.term.PostedTerm;
+import ample.ledger.web.visit.Visit;
+import ample.ledger.web.visit.Visits;
 import ample.ledger.web.words.SeatWords;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.Arrays;
@@ -17,6 +19,7 @@ import org.springframework.http.MediaType;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
@@ -30,8 +33,10 @@ class SeatController {
 
     private final Places places;
     private final SeatStreams streams;
+    private final Visits visits;
 
-    SeatController(Places places, SeatStreams streams) {
+    SeatController(Places places, SeatStreams streams, Visits visits) {
+        this.visits = visits;
         this.places = places;
         this.streams = streams;
     }
@@ -58,14 +63,17 @@ class SeatController {
             @PathVariable Optional<TermCode> term,
             @PathVariable Optional<SeasonCode> season,
             @RequestParam String entries,
+            @ModelAttribute(name = "preferences", binding = false) Preferences preferences,
+            HttpServletRequest request,
             Model model) {
         Place place = place(term, season);
+        Visit visit = visits.of(request, preferences);
         model.addAttribute(
                 "cells",
                 Arrays.stream(entries.split(","))
                         .limit(MOST_CELLS)
                         .flatMap(entry -> EntryNumber.parse(entry).stream())
-                        .flatMap(entry -> cell(place.terms(), entry).stream())
+                        .flatMap(entry -> cell(place.terms(), entry, visit).stream())
                         .toList());
         return "parts/strip :: cells";
     }
@@ -74,18 +82,13 @@ class SeatController {
         return season.map(places::season).orElseGet(() -> places.place(term.orElseThrow()));
     }
 
-    private static Optional<Cell> cell(List<PostedTerm> terms, EntryNumber entry) {
+    private static Optional<Cell> cell(List<PostedTerm> terms, EntryNumber entry, Visit visit) {
         return terms.stream()
-                .flatMap(posted -> posted.schedule().section(entry).map(section -> cell(posted, section)).stream())
+                .flatMap(posted -> posted
+                        .schedule()
+                        .section(entry)
+                        .map(section -> new Cell(section.entry().toString(), visit.seats(posted, section)))
+                        .stream())
                 .findFirst();
-    }
-
-    private static Cell cell(PostedTerm posted, Section section) {
-        return new Cell(
-                section.entry().toString(),
-                SeatWords.of(
-                        section,
-                        posted.index().seatsOf(section.entry()).orElseThrow(),
-                        posted.schedule().twinsOf(section)));
     }
 }

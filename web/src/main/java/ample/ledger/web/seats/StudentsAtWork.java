@@ -1,5 +1,7 @@
 package ample.ledger.web.seats;
 
+import ample.ledger.core.browse.index.Moment;
+import ample.ledger.core.reading.Person;
 import ample.ledger.core.reading.SeatAccount;
 import ample.ledger.core.schedule.SeatPool;
 import ample.ledger.core.schedule.Section;
@@ -57,14 +59,17 @@ class StudentsAtWork implements DisposableBean {
                 .map(Section::pool)
                 .distinct()
                 .toList();
+        Moment now = posted.index()
+                .now(Person.nobody(posted.schedule(), posted.index().today().atStartOfDay()));
         Map<String, SeatPool.Count> standing = posted.schedule().sections().stream()
                 .collect(Collectors.toMap(
-                        section -> section.pool().code(), section -> count(posted, section), (one, twin) -> one));
+                        section -> section.pool().code(),
+                        section -> count(now.reading(section).seats()),
+                        (one, twin) -> one));
         words.put(students.next(posted.edition().term(), pools, standing));
     }
 
-    private static SeatPool.Count count(PostedTerm posted, Section section) {
-        SeatAccount seats = posted.index().seatsOf(section.entry()).orElseThrow();
+    private static SeatPool.Count count(SeatAccount seats) {
         return new SeatPool.Count(seats.enrolled(), seats.waiting(), seats.promised());
     }
 

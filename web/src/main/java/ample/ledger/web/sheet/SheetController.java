@@ -6,7 +6,6 @@ import ample.ledger.core.exchange.CalendarFile;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Section;
 import ample.ledger.core.schedule.TermCode;
-import ample.ledger.web.guest.Keeping;
 import ample.ledger.web.head.Head;
 import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Addresses;
@@ -16,6 +15,7 @@ import ample.ledger.web.term.Place;
 import ample.ledger.web.term.Places;
 import ample.ledger.web.term.PostedTerm;
 import ample.ledger.web.term.Terms;
+import ample.ledger.web.visit.Visits;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
@@ -38,10 +38,10 @@ class SheetController {
     private final Places places;
     private final Clock clock;
 
-    private final Keeping keeping;
+    private final Visits visits;
 
-    SheetController(Terms terms, Head head, Places places, Clock clock, Keeping keeping) {
-        this.keeping = keeping;
+    SheetController(Terms terms, Head head, Places places, Clock clock, Visits visits) {
+        this.visits = visits;
         this.terms = terms;
         this.head = head;
         this.places = places;
@@ -62,15 +62,7 @@ class SheetController {
         Place place = places.place(term);
         String here = new Addresses(term).sheet(section.entry(), reading.brief());
         head.put(model, request, place, reading.brief(), here);
-        model.addAttribute(
-                "page",
-                SheetPages.page(
-                        posted,
-                        section,
-                        reading.brief(),
-                        preferences,
-                        keeping.of(request),
-                        places.now(place).toLocalDateTime()));
+        model.addAttribute("page", SheetPages.page(posted, section, reading.brief(), visits.of(request, preferences)));
         return "sheet/page";
     }
 

@@ -56,11 +56,10 @@ public record SheetPage(
     /**
      * How it stands.
      *
-     * @param status with its reason, for who looks at it
      * @param besides what else there is to say of it
      * @param others how the others of its kind stand
      */
-    public record Standing(SeatWords seats, String status, List<String> besides, String others, boolean cancelled) {}
+    public record Standing(SeatWords seats, List<String> besides, String others, boolean cancelled) {}
 
     /**
      * When and where it meets.

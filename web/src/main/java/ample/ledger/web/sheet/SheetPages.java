@@ -6,8 +6,6 @@ import ample.ledger.core.exchange.LinkedData;
 import ample.ledger.core.plan.Attendance;
 import ample.ledger.core.plan.Clash;
 import ample.ledger.core.reading.ClassHours;
-import ample.ledger.core.reading.SeatAccount;
-import ample.ledger.core.reading.StatusReading;
 import ample.ledger.core.reading.Workload;
 import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.Delivery;
@@ -22,12 +20,12 @@ import ample.ledger.web.sheet.SheetPage.Related;
 import ample.ledger.web.term.Addresses;
 import ample.ledger.web.term.ChangeWords;
 import ample.ledger.web.term.PostedTerm;
+import ample.ledger.web.visit.Visit;
 import ample.ledger.web.words.CodeWords;
 import ample.ledger.web.words.SeatWords;
 import ample.ledger.web.words.Strip;
 import ample.ledger.web.words.Words;
 import java.time.LocalDate;
-import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
@@ -49,28 +47,25 @@ final class SheetPages {
     private final Preferences preferences;
     private final Kept kept;
     private final Findings findings;
-    private final LocalDateTime now;
+    private final Visit visit;
     private final Judging judging;
 
-    private SheetPages(
-            PostedTerm posted, Section section, Brief brief, Preferences preferences, Kept kept, LocalDateTime now) {
-        this.kept = kept;
-        this.now = now;
-        this.findings = Findings.of(posted.index(), brief);
+    private SheetPages(PostedTerm posted, Section section, Brief brief, Visit visit) {
+        this.kept = visit.kept();
+        this.visit = visit;
+        this.findings = Findings.of(visit.of(posted), brief);
         this.posted = posted;
-        this.preferences = preferences;
+        this.preferences = visit.preferences();
         this.schedule = posted.schedule();
         this.today = posted.index().today();
-        this.judging = Judging.of(schedule, today, kept, preferences);
+        this.judging = Judging.of(schedule, visit);
         this.section = section;
         this.brief = brief;
         this.addresses = new Addresses(schedule.term().code());
     }
 
-    /** @param now on the institution's wall clock */
-    static SheetPage page(
-            PostedTerm posted, Section section, Brief brief, Preferences preferences, Kept kept, LocalDateTime now) {
-        return new SheetPages(posted, section, brief, preferences, kept, now).page();
+    static SheetPage page(PostedTerm posted, Section section, Brief brief, Visit visit) {
+        return new SheetPages(posted, section, brief, visit).page();
     }
 
     private SheetPage page() {
@@ -82,7 +77,7 @@ final class SheetPages {
                 dates(),
                 about(),
                 besides(),
-                LinkedData.of(section, schedule, today));
+                LinkedData.of(section, schedule, visit.ofNobody().reading(posted, section)));
     }
 
     private SheetPage.Name name() {
@@ -110,10 +105,11 @@ final class SheetPages {
     }
 
     private SheetPage.Standing standing() {
-        StatusReading reading = StatusReading.of(section, account(section), now, schedule, judging.student());
-        SeatWords seats = SeatWords.of(section, reading.seats(), schedule.twinsOf(section));
-        StatusWords status = new StatusWords(reading, seats);
-        return new SheetPage.Standing(seats, status.sentence(), status.besides(), others(), section.cancelled());
+        return new SheetPage.Standing(
+                seats(section),
+                new StatusWords(visit.reading(posted, section)).besides(),
+                others(),
+                section.cancelled());
     }
 
     private SheetPage.Meets meets() {
@@ -194,7 +190,9 @@ final class SheetPages {
         if (alike.isEmpty()) {
             return "It is the only " + section.kind().label().toLowerCase(Locale.ROOT) + " of this course.";
         }
-        int open = alike.stream().mapToInt(other -> account(other).open()).sum();
+        int open = alike.stream()
+                .mapToInt(other -> visit.reading(posted, other).open())
+                .sum();
         String kind = section.kind().label().toLowerCase(Locale.ROOT);
         return "%s of this course %s %s open%s."
                 .formatted(
@@ -270,10 +268,6 @@ final class SheetPages {
     }
 
     private SeatWords seats(Section of) {
-        return SeatWords.of(of, account(of), schedule.twinsOf(of));
-    }
-
-    private SeatAccount account(Section of) {
-        return posted.index().seatsOf(of.entry()).orElseThrow();
+        return visit.seats(posted, of);
     }
 }

@@ -1,7 +1,12 @@
 package ample.ledger.web.words;
 
+import ample.ledger.core.reading.Person;
 import ample.ledger.core.reading.SeatAccount;
 import ample.ledger.core.reading.Status;
+import ample.ledger.core.reading.StatusReading;
+import ample.ledger.core.reading.StatusReading.Reason;
+import ample.ledger.core.schedule.Opening;
+import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.SeatPool;
 import ample.ledger.core.schedule.Section;
 import java.util.ArrayList;
@@ -18,16 +23,24 @@ import java.util.stream.Collectors;
  * @param pips one mark for each seat, or each for several where there are many
  * @param pipsSay what a mark stands for, in words
  * @param sentence the status with its reason
- * @param account from the seats there are down to, and without, those open to you
- * @param open the last line of the account
+ * @param account from the seats there are down to, and without, those open to who asks
+ * @param openTo what the last line of the account counts: "Open to you"
+ * @param open its figure
  */
 public record SeatWords(
-        String figure, String rest, List<Pip> pips, String pipsSay, String sentence, List<Line> account, String open) {
+        String figure,
+        String rest,
+        List<Pip> pips,
+        String pipsSay,
+        String sentence,
+        List<Line> account,
+        String openTo,
+        String open) {
 
     /** More marks than this do not fit in a line. */
     private static final int MOST_PIPS = 20;
 
-    /** What a mark shows: a seat taken, one held or promised, or one open to you. */
+    /** What a mark shows: a seat taken, one held or promised, or one that is free. */
     public enum Pip {
         TAKEN,
         HELD,
@@ -64,36 +77,58 @@ public record SeatWords(
     /** One line of the account. */
     public record Line(String label, String figure) {}
 
-    /** The seats of {@code section}, shared with {@code twins}, as {@code seats} says they stand. */
-    public static SeatWords of(Section section, SeatAccount seats, List<Section> twins) {
-        Status status = Status.of(section, seats);
+    /**
+     * The seats of {@code section}.
+     *
+     * @param reading what it is to {@code person}
+     */
+    public static SeatWords of(Section section, StatusReading reading, Person person, Schedule schedule) {
         return new SeatWords(
-                figure(seats, status),
-                rest(seats, status),
-                status == Status.CANCELLED ? List.of() : pips(seats),
-                pipsSay(seats),
-                sentence(seats, status),
-                account(seats, status, twins),
-                Words.number(status == Status.CANCELLED ? 0 : seats.open()));
+                figure(reading),
+                rest(reading, schedule),
+                reading.status() == Status.CANCELLED ? List.of() : pips(reading),
+                reading.status() == Status.CANCELLED ? "" : pipsSay(reading),
+                sentence(reading, person, schedule),
+                account(reading, sentence(reading, person, schedule), schedule.twinsOf(section)),
+                openTo(reading, person, schedule),
+                Words.number(hasSeats(reading) ? reading.seats().open() : 0));
     }
 
-    private static String figure(SeatAccount seats, Status status) {
-        return status == Status.OPEN ? Words.number(seats.open()) : Words.capitalised(status.label());
+    private static boolean hasSeats(StatusReading reading) {
+        return reading.status() == Status.OPEN || reading.status() == Status.OPEN_TO_SOME;
     }
 
-    private static String rest(SeatAccount seats, Status status) {
+    private static String figure(StatusReading reading) {
+        return hasSeats(reading)
+                ? Words.number(reading.open())
+                : Words.capitalised(reading.status().label());
+    }
+
+    private static String rest(StatusReading reading, Schedule schedule) {
+        SeatAccount seats = reading.seats();
         String waiting = seats.waiting() > 0 ? Words.number(seats.waiting()) + " waiting" : "";
-        return switch (status) {
+        return switch (reading.status()) {
             case OPEN -> "of " + Words.number(seats.capacity()) + " open" + (waiting.isEmpty() ? "" : ", " + waiting);
-            case FULL, FULL_WAITLIST_OPEN ->
-                seats.overEnrolled() > 0 ? Words.number(seats.overEnrolled()) + " over-enrolled" : waiting;
-            case OPEN_BUT_NOT_TO_YOU -> Words.number(seats.heldSeats()) + " held";
-            case CANCELLED -> "";
-            case NOT_YET_OPEN, CLOSED_TO_LATE_ENTRY, BY_PERMISSION -> throw notOfSeats(status);
+            case OPEN_TO_SOME ->
+                "of " + Words.number(seats.capacity()) + " open to " + GroupWords.some(reading, schedule);
+            case FULL_WAITLIST_OPEN -> full(seats, waiting.isEmpty() ? "nobody waiting" : waiting);
+            case FULL -> full(seats, seats.waitlistCapacity() == 0 ? "no waitlist" : ("waitlist full, " + waiting));
+            case OPEN_BUT_NOT_TO_YOU -> seats.open() > 0 ? free(seats) : Words.number(seats.heldSeats()) + " held";
+            case NOT_YET_OPEN, BY_PERMISSION -> free(seats);
+            case CANCELLED, CLOSED_TO_LATE_ENTRY -> "";
         };
     }
 
-    private static List<Pip> pips(SeatAccount seats) {
+    private static String full(SeatAccount seats, String waitlist) {
+        return seats.overEnrolled() > 0 ? Words.number(seats.overEnrolled()) + " over-enrolled, " + waitlist : waitlist;
+    }
+
+    private static String free(SeatAccount seats) {
+        return Words.number(seats.open()) + " of " + Words.number(seats.capacity()) + " free";
+    }
+
+    private static List<Pip> pips(StatusReading reading) {
+        SeatAccount seats = reading.seats();
         int marks = Math.min(MOST_PIPS, seats.capacity());
         int open = marksFor(seats.open(), seats.capacity(), marks);
         int held = Math.min(marks - open, marksFor(seats.heldSeats() + seats.promised(), seats.capacity(), marks));
@@ -109,46 +144,103 @@ public record SeatWords(
         return seats == 0 ? 0 : Math.min(marks, Math.max(1, seats * marks / capacity));
     }
 
-    private static String pipsSay(SeatAccount seats) {
+    private static String pipsSay(StatusReading reading) {
+        SeatAccount seats = reading.seats();
         String each = seats.capacity() <= MOST_PIPS ? "One mark for each seat" : "Marks in proportion to the seats";
         String held = seats.heldSeats() + seats.promised() > 0
                 ? ", " + Words.number(seats.heldSeats() + seats.promised()) + " held or promised"
                 : "";
         return each + ": " + Words.number(seats.enrolled()) + " taken" + held + ", " + Words.number(seats.open())
-                + " open to you.";
+                + " free.";
     }
 
-    private static String sentence(SeatAccount seats, Status status) {
-        return switch (status) {
-            case OPEN ->
-                seats.open() == 1
-                        ? "Open. One seat is yours to take."
-                        : "Open. " + Words.count(seats.open(), "seat") + " are yours to take.";
-            case OPEN_BUT_NOT_TO_YOU ->
-                "Open, but not to you: what is free is held for "
-                        + seats.held().stream().map(SeatPool.Held::words).collect(Collectors.joining(" and ")) + ".";
-            case FULL_WAITLIST_OPEN ->
-                "Full. %s of the waitlist %s free; %s."
-                        .formatted(
-                                Words.count(seats.waitlistOpen(), "place"),
-                                seats.waitlistOpen() == 1 ? "is" : "are",
-                                seats.waiting() == 0
-                                        ? "nobody is waiting"
-                                        : seats.waiting() == 1
-                                                ? "1 person is waiting"
-                                                : Words.number(seats.waiting()) + " people are waiting");
+    private static String sentence(StatusReading reading, Person person, Schedule schedule) {
+        SeatAccount seats = reading.seats();
+        return switch (reading.status()) {
+            case OPEN -> open(reading, person);
+            case OPEN_TO_SOME ->
+                "Open to %s: %s.".formatted(GroupWords.some(reading, schedule), Words.count(reading.open(), "seat"));
+            case OPEN_BUT_NOT_TO_YOU -> "Open, but not to you: " + whyNot(reading);
+            case FULL_WAITLIST_OPEN -> "Full. " + places(seats);
             case FULL ->
-                seats.waitlistCapacity() == 0 ? "Full. It keeps no waitlist." : "Full, and so is its waitlist.";
+                seats.waitlistCapacity() == 0
+                        ? "Full. It keeps no waitlist."
+                        : "Full, and so is its waitlist: " + people(seats.waiting()) + ".";
             case CANCELLED -> "Cancelled. It will not be held.";
-            case NOT_YET_OPEN, CLOSED_TO_LATE_ENTRY, BY_PERMISSION -> throw notOfSeats(status);
+            case NOT_YET_OPEN, CLOSED_TO_LATE_ENTRY, BY_PERMISSION ->
+                reading.reasons().stream()
+                        .map(SeatWords::decisive)
+                        .filter(sentence -> !sentence.isEmpty())
+                        .findFirst()
+                        .orElseThrow();
         };
     }
 
-    private static IllegalArgumentException notOfSeats(Status status) {
-        return new IllegalArgumentException("Seats alone do not tell “" + status.label() + "”");
+    private static String open(StatusReading reading, Person person) {
+        SeatAccount seats = reading.seats();
+        String judged = reading.reasons().stream()
+                .filter(Reason.NotForAll.class::isInstance)
+                .map(reason -> " " + ((Reason.NotForAll) reason).restriction().sentence())
+                .collect(Collectors.joining());
+        if (!person.known() || !judged.isEmpty()) {
+            return "Open. " + Words.count(seats.open(), "seat") + (seats.open() == 1 ? " is" : " are") + " free."
+                    + judged;
+        }
+        return seats.open() == 1
+                ? "Open. One seat is yours to take."
+                : "Open. " + Words.count(seats.open(), "seat") + " are yours to take.";
     }
 
-    private static List<Line> account(SeatAccount seats, Status status, List<Section> twins) {
+    private static String whyNot(StatusReading reading) {
+        return reading.reasons().stream()
+                .filter(Reason.NotForYou.class::isInstance)
+                .map(reason -> ((Reason.NotForYou) reason).restriction().sentence())
+                .findFirst()
+                .orElseGet(() -> "what is free is held for "
+                        + reading.seats().held().stream()
+                                .map(SeatPool.Held::words)
+                                .collect(Collectors.joining(" and "))
+                        + ".");
+    }
+
+    private static String places(SeatAccount seats) {
+        return "%s of the waitlist %s free; %s."
+                .formatted(
+                        Words.count(seats.waitlistOpen(), "place"),
+                        seats.waitlistOpen() == 1 ? "is" : "are",
+                        seats.waiting() == 0 ? "nobody is waiting" : people(seats.waiting()));
+    }
+
+    private static String people(int waiting) {
+        return waiting == 1 ? "1 person is waiting" : Words.number(waiting) + " people are waiting";
+    }
+
+    private static String decisive(Reason reason) {
+        if (reason instanceof Reason.AddingEnded ended) {
+            return ("Closed to late entry: the last day to add was "
+                            + Words.date(ended.last().date()) + ". "
+                            + ended.last().rule().meaning().orElse(""))
+                    .strip();
+        }
+        if (reason instanceof Reason.OpensLater later) {
+            return "Not yet open: registration opens " + opens(later.opening()) + ".";
+        }
+        return reason instanceof Reason.AsksPermission asks
+                ? "By permission: nobody takes it without a word of " + asks.by() + "."
+                : "";
+    }
+
+    /** "Wed 18 Jun, 8:00 for 1 to 29 credits". */
+    public static String opens(Opening opening) {
+        return Words.moment(opening.from()) + " for " + uncapitalised(opening.name());
+    }
+
+    private static String uncapitalised(String name) {
+        return name.isEmpty() ? name : Character.toLowerCase(name.charAt(0)) + name.substring(1);
+    }
+
+    private static List<Line> account(StatusReading reading, String sentence, List<Section> twins) {
+        SeatAccount seats = reading.seats();
         List<Line> lines = new ArrayList<>();
         String shared = twins.isEmpty()
                 ? ""
@@ -164,9 +256,17 @@ public record SeatWords(
         if (seats.excess() > 0) {
             lines.add(new Line("More taken than there is room for", Words.number(seats.excess())));
         }
-        if (status == Status.CANCELLED && seats.open() > 0) {
-            lines.add(new Line("Cancelled", Words.less(seats.open())));
+        if (!hasSeats(reading) && seats.open() > 0) {
+            lines.add(new Line(sentence.replaceFirst("\\.$", ""), Words.less(seats.open())));
         }
         return lines;
+    }
+
+    /** What the last line of the account counts. */
+    private static String openTo(StatusReading reading, Person person, Schedule schedule) {
+        if (reading.status() == Status.OPEN_TO_SOME && reading.seats().open() > 0) {
+            return "Open to " + GroupWords.some(reading, schedule);
+        }
+        return person.known() ? "Open to you" : "Open to everybody";
     }
 }

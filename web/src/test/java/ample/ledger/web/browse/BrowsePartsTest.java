@@ -41,7 +41,7 @@ class BrowsePartsTest {
     @ParameterizedTest
     @EnumSource
     void leavesHoldEverySectionOnceInOrder(Order order) {
-        Findings findings = Findings.of(INDEX, Brief.EVERYTHING);
+        Findings findings = Findings.of(Schedules.now(INDEX), Brief.EVERYTHING);
         Leaves leaves = Leaves.of(List.of(POSTED), List.of(findings), BrowseView.USUAL.in(order));
 
         List<Section> all =
@@ -54,7 +54,8 @@ class BrowsePartsTest {
 
     @Test
     void noCourseIsCutInTwoAndALineFindsItsLeaf() {
-        Leaves leaves = Leaves.of(List.of(POSTED), List.of(Findings.of(INDEX, Brief.EVERYTHING)), BrowseView.USUAL);
+        Leaves leaves = Leaves.of(
+                List.of(POSTED), List.of(Findings.of(Schedules.now(INDEX), Brief.EVERYTHING)), BrowseView.USUAL);
         for (int page = 2; page <= leaves.size(); page++) {
             List<Section> before = leaves.page(page - 1).sections();
             assertThat(before.get(before.size() - 1).course())
@@ -71,8 +72,8 @@ class BrowsePartsTest {
     @Test
     void theWeekCountsWhatFitsAndItsHeadsCloseAndOpen() {
         Brief brief = read("days=only:mon,wed&from=09:00");
-        WeekPicture week =
-                WeekPicture.of(brief, Findings.of(INDEX, brief).density(), Preferences.USUAL, "/autumn-2031/browse");
+        WeekPicture week = WeekPicture.of(
+                brief, Findings.of(Schedules.now(INDEX), brief).density(), Preferences.USUAL, "/autumn-2031/browse");
 
         assertThat(week.days())
                 .extracting(WeekPicture.Head::label)

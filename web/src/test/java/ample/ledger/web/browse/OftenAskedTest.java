@@ -57,8 +57,9 @@ class OftenAskedTest {
             Brief brief = Brief.EVERYTHING.with(offer);
             assertThat(offer.topic()).isEqualTo(topic);
             assertThat(read(brief.parameters())).isEqualTo(brief);
-            assertThat(Findings.of(INDEX, brief).size())
-                    .isLessThanOrEqualTo(Findings.of(INDEX, Brief.EVERYTHING).size());
+            assertThat(Findings.of(Schedules.now(INDEX), brief).size())
+                    .isLessThanOrEqualTo(
+                            Findings.of(Schedules.now(INDEX), Brief.EVERYTHING).size());
         });
     }
 
@@ -67,7 +68,9 @@ class OftenAskedTest {
         LocalDate first = INDEX.schedule().term().dates().first();
 
         assertThat(offers(Topic.DATES, Brief.EVERYTHING)).isNotEmpty().allSatisfy(offer -> {
-            assertThat(Findings.of(INDEX, Brief.EVERYTHING.with(offer)).size()).isPositive();
+            assertThat(Findings.of(Schedules.now(INDEX), Brief.EVERYTHING.with(offer))
+                            .size())
+                    .isPositive();
             assertThat(((Dates) offer).startsFrom().filter(day -> !day.isAfter(first)))
                     .as("on which everything begins")
                     .isEmpty();
@@ -90,7 +93,7 @@ class OftenAskedTest {
     }
 
     private static List<Condition> offers(Topic topic, Brief brief) {
-        return new TopicForms(PLACE, SeasonFindings.of(List.of(INDEX), brief), Preferences.USUAL)
+        return new TopicForms(PLACE, SeasonFindings.of(List.of(Schedules.now(INDEX)), brief), Preferences.USUAL)
                 .of(topic)
                 .oftenAsked()
                 .get();

@@ -17,6 +17,8 @@ import ample.ledger.core.plan.Obstacles;
 import ample.ledger.core.plan.PlannedWeek;
 import ample.ledger.core.plan.PostedSchedules;
 import ample.ledger.core.reading.SeatAccount;
+import ample.ledger.core.reading.Status;
+import ample.ledger.core.reading.StatusReading;
 import ample.ledger.core.schedule.CampusCode;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
@@ -125,8 +127,15 @@ class ObstacleWordsTest {
             })
     void aFullSectionSaysHowManyWait(int waiting, String sentence) {
         PlannedWeek week = week("TIDE 110 T2");
-        FullSection full =
-                new FullSection(week.taken().get(0), new SeatAccount(20, 20, List.of(), 0, waiting, 10), List.of());
+        FullSection full = new FullSection(
+                week.taken().get(0),
+                new StatusReading(
+                        Status.FULL_WAITLIST_OPEN,
+                        List.of(),
+                        new SeatAccount(20, 20, List.of(), 0, waiting, 10),
+                        List.of(),
+                        List.of()),
+                List.of());
 
         Trouble trouble = words(week).trouble(full);
 
@@ -144,6 +153,7 @@ class ObstacleWordsTest {
                 week,
                 WeekAsk.of(new TermCode("autumn-2031"), new LinkedMultiValueMap<>()),
                 ClockStyle.HOURS_24,
-                attendance -> SeatAccount.of(attendance.section().pool(), Schedules.TODAY));
+                attendance -> Schedules.readings(attendance.schedule())
+                        .of(attendance.section(), attendance.section().pool()));
     }
 }

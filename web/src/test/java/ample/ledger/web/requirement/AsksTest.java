@@ -4,6 +4,7 @@ import static ample.ledger.core.fixtures.SectionBuilder.section;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ample.ledger.core.fixtures.Schedules;
+import ample.ledger.core.reading.Person;
 import ample.ledger.core.requirement.Evaluation;
 import ample.ledger.core.requirement.Grade;
 import ample.ledger.core.requirement.StudentRecord;
@@ -156,7 +157,10 @@ class AsksTest {
 
     private static Asks asks(CourseRules rules, Optional<StudentRecord> student, List<CourseCode> planned) {
         Judging judging = new Judging(
-                KERNEL, Schedules.TODAY, student, student.map(record -> new Evaluation(record, planned, KERNEL)));
+                KERNEL,
+                Person.of(KERNEL, student, Schedules.NOW),
+                student,
+                student.map(record -> new Evaluation(record, planned, KERNEL)));
         return Asks.of(judging, rules, List.of(), "/record");
     }
 
@@ -165,6 +169,13 @@ class AsksTest {
         Stream<StudentRecord.Taken> courses = Arrays.stream(taken)
                 .map(each -> each.split(" "))
                 .map(parts -> new StudentRecord.Taken(new CourseCode(parts[0], parts[1]), Grade.parse(parts[2])));
-        return new StudentRecord(courses.toList(), BigDecimal.ZERO, Optional.of(1), Set.of(), Set.of(), Map.of());
+        return new StudentRecord(
+                Set.of(StudentRecord.Part.values()),
+                courses.toList(),
+                Optional.of(BigDecimal.ZERO),
+                Optional.of(1),
+                Set.of(),
+                Set.of(),
+                Map.of());
     }
 }

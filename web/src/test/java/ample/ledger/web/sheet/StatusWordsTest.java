@@ -5,11 +5,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.core.fixtures.SectionBuilder;
-import ample.ledger.core.reading.SeatAccount;
+import ample.ledger.core.reading.Person;
+import ample.ledger.core.reading.Readings;
 import ample.ledger.core.reading.StatusReading;
 import ample.ledger.core.requirement.StudentRecord;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.schedule.SeatPool;
 import ample.ledger.core.schedule.Section;
 import ample.ledger.core.schedule.StudentGroup.About;
 import ample.ledger.web.words.SeatWords;
@@ -34,19 +36,23 @@ class StatusWordsTest {
 
     @Test
     void whatIsOpenIsSaidByItsSeatsAlone() {
-        StatusWords words = words(OPEN, IN_JULY, Optional.empty());
-
-        assertThat(words.sentence()).isEqualTo("Open. 6 seats are yours to take.");
-        assertThat(words.besides()).isEmpty();
+        assertThat(words(OPEN, IN_JULY, Optional.empty()).sentence()).isEqualTo("Open. 6 seats are free.");
+        assertThat(words(OPEN, IN_JULY, student(12)).sentence()).isEqualTo("Open. 6 seats are yours to take.");
+        assertThat(words(OPEN, IN_JULY, Optional.empty()).besides()).isEmpty();
     }
 
     @Test
-    void beforeRegistrationTheMomentComesFirstAndTheSeatsBesides() {
-        StatusWords words = words(OPEN, IN_JUNE, student(12));
+    void beforeRegistrationNothingIsOpenAndTheAccountEndsWithTheReason() {
+        Said words = words(OPEN, IN_JUNE, student(12));
 
         assertThat(words.sentence())
                 .isEqualTo("Not yet open: registration opens Wed 18 Jun, 8:00 for 1 to 29 credits.");
-        assertThat(words.besides()).containsExactly("Its seats now: 6 of 20 open.");
+        assertThat(words.seats().rest()).isEqualTo("6 of 20 free");
+        assertThat(words.seats().open()).isEqualTo("0");
+        assertThat(words.seats().account())
+                .last()
+                .isEqualTo(new SeatWords.Line(
+                        "Not yet open: registration opens Wed 18 Jun, 8:00 for 1 to 29 credits", "−6"));
     }
 
     @Test
@@ -61,10 +67,10 @@ class StatusWordsTest {
 
     @Test
     void afterTheLastDayToAddSeatsDoNotMatter() {
-        StatusWords words = words(OPEN, IN_OCTOBER, student(60));
+        Said words = words(OPEN, IN_OCTOBER, student(60));
 
         assertThat(words.sentence()).startsWith("Closed to late entry: the last day to add was Fri 19 Sep.");
-        assertThat(words.besides()).noneMatch(sentence -> sentence.startsWith("Its seats now"));
+        assertThat(words.seats().open()).isEqualTo("0");
     }
 
     @Test
@@ -73,7 +79,7 @@ class StatusWordsTest {
 
         assertThat(words(asks.seats(20, 4, 0), IN_JULY, student(60)).sentence())
                 .isEqualTo("By permission: nobody takes it without a word of the department.");
-        StatusWords full = words(asks.seats(20, 20, 3), IN_JULY, student(60));
+        Said full = words(asks.seats(20, 20, 3), IN_JULY, student(60));
         assertThat(full.sentence()).startsWith("Full.");
         assertThat(full.besides()).contains("It takes a word of the department too.");
     }
@@ -81,10 +87,11 @@ class StatusWordsTest {
     @Test
     void whomARestrictionKeepsOutIsToldItsSentence() {
         Section posted = KERNEL.section(new EntryNumber("40169")).orElseThrow();
-        StatusReading reading = StatusReading.of(
-                posted, new SeatAccount(20, 4, List.of(), 0, 0, 5), IN_JULY, KERNEL, of(60, 3, "glaciology"));
+        SeatPool room = new SeatPool("room", 20, 5, List.of(), new SeatPool.Count(4, 0, 0));
 
-        assertThat(new StatusWords(reading, SeatWords.of(posted, reading.seats(), List.of())).sentence())
+        assertThat(said(posted, room, IN_JULY, Optional.empty()).sentence())
+                .startsWith("Open to students of Tidal Engineering");
+        assertThat(said(posted, room, IN_JULY, of(60, 3, "glaciology")).sentence())
                 .isEqualTo("Open, but not to you: "
                         + posted.restrictions().stream()
                                 .findFirst()
@@ -96,10 +103,10 @@ class StatusWordsTest {
     @Test
     void seatsHeldForTheStudentAreNamedAndWhenTheyFallFreeToo() {
         Section posted = KERNEL.section(new EntryNumber("40220")).orElseThrow();
-        SeatAccount account = SeatAccount.of(posted.pool(), IN_JUNE.toLocalDate());
-
-        List<String> theirs = besides(posted, account, of(60, 3, "glaciology"));
-        List<String> others = besides(posted, account, of(60, 3, "tidal-engineering"));
+        List<String> theirs =
+                said(posted, posted.pool(), IN_JUNE, of(60, 3, "glaciology")).besides();
+        List<String> others = said(posted, posted.pool(), IN_JUNE, of(60, 3, "tidal-engineering"))
+                .besides();
 
         assertThat(theirs)
                 .filteredOn(sentence -> sentence.contains("so for you"))
@@ -114,33 +121,47 @@ class StatusWordsTest {
 
     @Test
     void whatIsCancelledIsNothingElse() {
-        StatusWords words = words(section("RHET 101").seats(20, 3, 0).cancelled(), IN_JULY, Optional.empty());
+        Said words = words(section("RHET 101").seats(20, 3, 0).cancelled(), IN_JULY, Optional.empty());
 
         assertThat(words.sentence()).startsWith("Cancelled");
         assertThat(words.besides()).isEmpty();
     }
 
-    private static List<String> besides(Section section, SeatAccount account, Optional<StudentRecord> student) {
-        StatusReading reading = StatusReading.of(section, account, IN_JUNE, KERNEL, student);
-        return new StatusWords(reading, SeatWords.of(section, reading.seats(), List.of())).besides();
+    /** What a sheet says of a section's seats. */
+    private record Said(SeatWords seats, List<String> besides) {
+
+        String sentence() {
+            return seats.sentence();
+        }
     }
 
-    private static StatusWords words(SectionBuilder builder, LocalDateTime now, Optional<StudentRecord> student) {
+    private static Said words(SectionBuilder builder, LocalDateTime now, Optional<StudentRecord> student) {
         Section section = builder.build();
-        StatusReading reading =
-                StatusReading.of(section, SeatAccount.of(section.pool(), now.toLocalDate()), now, KERNEL, student);
-        return new StatusWords(reading, SeatWords.of(section, reading.seats(), List.of()));
+        return said(section, section.pool(), now, student);
+    }
+
+    private static Said said(Section section, SeatPool pool, LocalDateTime now, Optional<StudentRecord> student) {
+        Person person = Person.of(KERNEL, student, now);
+        StatusReading reading = new Readings(KERNEL, person).of(section, pool);
+        return new Said(SeatWords.of(section, reading, person, KERNEL), new StatusWords(reading).besides());
     }
 
     private static Optional<StudentRecord> student(int credits) {
         return Optional.of(new StudentRecord(
-                List.of(), BigDecimal.valueOf(credits), Optional.empty(), Set.of(), Set.of(), Map.of()));
+                Set.of(),
+                List.of(),
+                Optional.of(BigDecimal.valueOf(credits)),
+                Optional.empty(),
+                Set.of(),
+                Set.of(),
+                Map.of()));
     }
 
     private static Optional<StudentRecord> of(int credits, int level, String programme) {
         return Optional.of(new StudentRecord(
+                Set.of(),
                 List.of(),
-                BigDecimal.valueOf(credits),
+                Optional.of(BigDecimal.valueOf(credits)),
                 Optional.of(level),
                 Set.of(),
                 Set.of(),

@@ -5,11 +5,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.core.fixtures.SectionBuilder;
-import ample.ledger.core.reading.SeatAccount;
+import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
 import ample.ledger.web.words.SeatWords.Pip;
 import java.util.Collections;
-import java.util.List;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -21,12 +20,12 @@ class SeatWordsTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "40 | 34 | 0  | 6 of 40 open               | Open. 6 seats are yours to take.",
-                "12 | 11 | 9  | 1 of 12 open, 9 waiting    | Open. One seat is yours to take.",
-                "20 | 20 | 0  | Full, waitlist open        | Full. 10 places of the waitlist are free; nobody is waiting.",
+                "40 | 34 | 0  | 6 of 40 open               | Open. 6 seats are free.",
+                "12 | 11 | 9  | 1 of 12 open, 9 waiting    | Open. 1 seat is free.",
+                "20 | 20 | 0  | Full, waitlist open nobody waiting | Full. 10 places of the waitlist are free; nobody is waiting.",
                 "20 | 20 | 9  | Full, waitlist open 9 waiting | Full. 1 place of the waitlist is free; 9 people are waiting.",
-                "20 | 20 | 10 | Full 10 waiting            | Full, and so is its waitlist.",
-                "30 | 31 | 10 | Full 1 over-enrolled       | Full, and so is its waitlist.",
+                "20 | 20 | 10 | Full waitlist full, 10 waiting | Full, and so is its waitlist: 10 people are waiting.",
+                "30 | 31 | 10 | Full 1 over-enrolled, waitlist full, 10 waiting | Full, and so is its waitlist: 10 people are waiting.",
             })
     void saysHowSeatsStand(int capacity, int enrolled, int waiting, String line, String sentence) {
         SeatWords words = words(section("RHET 101").seats(capacity, enrolled, waiting));
@@ -41,6 +40,21 @@ class SeatWordsTest {
         assertAddsUp(words(section("CART 331").seats(18, 10, 5).promised(3)));
         assertAddsUp(words(section("TIDE 235").seats(30, 31, 0)));
         assertAddsUp(words(section("LIMN 380").seats(14, 0, 0).cancelled()));
+        assertAddsUp(words(section("GLAC 390").seats(14, 2, 0).needs("permission \"the department\"")));
+        assertAddsUp(words(section("GLAC 390").seats(14, 2, 0).restricted("glaciology", true)));
+    }
+
+    /** To a guest nothing is theirs, and nothing not theirs, that depends on who they are. */
+    @Test
+    void whatIsNotKnownOfWhoAsksIsNotClaimed() {
+        SeatWords restricted = words(section("GLAC 390").seats(14, 2, 0).restricted("glaciology", true));
+        SeatWords held = words(section("GLAC 390").seats(14, 2, 0).held("Glaciology majors", 12, Schedules.TODAY));
+
+        assertThat(restricted.figure() + " " + restricted.rest()).isEqualTo("12 of 14 open to students of glaciology");
+        assertThat(restricted.openTo()).isEqualTo("Open to students of glaciology");
+        assertThat(held.figure() + " " + held.rest()).isEqualTo("12 of 14 open to Glaciology majors");
+        assertThat(held.openTo()).isEqualTo("Open to everybody");
+        assertThat(held.open()).isEqualTo("0");
     }
 
     @Test
@@ -58,12 +72,14 @@ class SeatWordsTest {
 
     @Test
     void twinsAreNamedWhereTheirSeatsAreCounted() {
-        var twin = section("LIMN 244d").code("F3e").build();
+        Section one = section("GLAC 240d").entry("40001").listed("both", true).build();
+        Section other = section("LIMN 244d")
+                .entry("40002")
+                .listed("both", false)
+                .code("F3e")
+                .build();
 
-        assertThat(of(section("GLAC 240d").build(), List.of(twin))
-                        .account()
-                        .get(0)
-                        .label())
+        assertThat(of(one, Schedules.of(one, other)).account().get(0).label())
                 .isEqualTo("Room for, shared with LIMN 244d F3e");
     }
 
@@ -75,10 +91,15 @@ class SeatWordsTest {
     }
 
     private static SeatWords words(SectionBuilder section) {
-        return of(section.build(), List.of());
+        Section built = section.build();
+        return of(built, Schedules.of(built));
     }
 
-    private static SeatWords of(Section section, List<Section> twins) {
-        return SeatWords.of(section, SeatAccount.of(section.pool(), Schedules.TODAY), twins);
+    private static SeatWords of(Section section, Schedule schedule) {
+        return SeatWords.of(
+                section,
+                Schedules.readings(schedule).of(section, section.pool()),
+                Schedules.readings(schedule).person(),
+                schedule);
     }
 }

@@ -9,7 +9,6 @@ import ample.ledger.core.browse.index.Moment;
 import ample.ledger.core.browse.index.Order;
 import ample.ledger.core.browse.index.Ordered;
 import ample.ledger.core.browse.index.SectionSet;
-import ample.ledger.core.browse.index.TermIndex;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Section;
 import java.util.ArrayList;
@@ -39,17 +38,16 @@ public final class Findings {
     private final CandidateSet[] from;
     private final SectionSet sections;
 
-    /** The answer of this moment. Cost: three passes over a bitmap for each condition, beside what the conditions cost. */
-    public static Findings of(TermIndex index, Brief brief) {
-        return new Findings(brief, brief.conditions(), index.now());
+    /** The answer at {@code moment}, to whom it is for. Cost: three passes over a bitmap for each condition, beside what the conditions cost. */
+    public static Findings of(Moment moment, Brief brief) {
+        return new Findings(brief, brief.conditions(), moment);
     }
 
     /** How many sections fit {@code brief}. */
-    public static int count(TermIndex index, Brief brief) {
-        Moment moment = index.now();
+    public static int count(Moment moment, Brief brief) {
         return brief.conditions().stream()
                 .map(condition -> condition.in(moment))
-                .reduce(index.layout().all(), CandidateSet::and)
+                .reduce(moment.index().layout().all(), CandidateSet::and)
                 .size();
     }
 

@@ -3,7 +3,7 @@ package ample.ledger.core.browse.answer;
 import ample.ledger.core.browse.answer.Findings.WayBack;
 import ample.ledger.core.browse.brief.Brief;
 import ample.ledger.core.browse.index.Facet;
-import ample.ledger.core.browse.index.TermIndex;
+import ample.ledger.core.browse.index.Moment;
 import java.time.DayOfWeek;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -25,15 +25,17 @@ public record SeasonFindings(List<Findings> terms) {
         }
     }
 
-    /** What {@code indexes} answer. */
-    public static SeasonFindings of(List<TermIndex> indexes, Brief brief) {
+    /** What terms answer, each at its moment. */
+    public static SeasonFindings of(List<Moment> moments, Brief brief) {
         return new SeasonFindings(
-                indexes.stream().map(index -> Findings.of(index, brief)).toList());
+                moments.stream().map(moment -> Findings.of(moment, brief)).toList());
     }
 
     /** How many sections of these terms fit {@code brief}. */
-    public static int count(List<TermIndex> indexes, Brief brief) {
-        return indexes.stream().mapToInt(index -> Findings.count(index, brief)).sum();
+    public static int count(List<Moment> moments, Brief brief) {
+        return moments.stream()
+                .mapToInt(moment -> Findings.count(moment, brief))
+                .sum();
     }
 
     public Brief brief() {

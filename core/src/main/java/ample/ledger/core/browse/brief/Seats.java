@@ -4,6 +4,7 @@ import ample.ledger.core.browse.index.Candidate;
 import ample.ledger.core.browse.index.CandidateSet;
 import ample.ledger.core.browse.index.Moment;
 import ample.ledger.core.browse.index.Parameter;
+import ample.ledger.core.reading.Status;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -114,7 +115,7 @@ public record Seats(int atLeast, OptionalInt waitingAtMost) implements Condition
         return new Shortfall(
                 Math.max(1, way.cost()),
                 way.more() > way.fewer() ? Unit.PERSON_WAITING : Unit.SEAT,
-                wording -> sentence(way),
+                wording -> sentence(way, candidate),
                 () -> way.atLeast() == 0 && way.waiting().isEmpty()
                         ? Optional.empty()
                         : Optional.of(new Seats(way.atLeast(), way.waiting())));
@@ -133,9 +134,9 @@ public record Seats(int atLeast, OptionalInt waitingAtMost) implements Condition
                         : new Way(atLeast - left, waiting - mostWaiting(), left, OptionalInt.of(waiting)));
     }
 
-    private static String sentence(Way way) {
+    private static String sentence(Way way, Candidate candidate) {
         String seats = way.atLeast() == 0
-                ? "no seat open to you"
+                ? none(candidate.reading().status())
                 : "%,d open, %,d short".formatted(way.atLeast(), way.fewer());
         String queue =
                 "%,d waiting, %,d more than you accept".formatted(way.waiting().orElse(0), way.more());
@@ -143,5 +144,11 @@ public record Seats(int atLeast, OptionalInt waitingAtMost) implements Condition
             return seats;
         }
         return way.fewer() == 0 ? queue : seats + ", and " + queue;
+    }
+
+    private static String none(Status status) {
+        return status == Status.OPEN || status == Status.OPEN_TO_SOME
+                ? "no seat open in what it goes with"
+                : "no seat: " + status.label();
     }
 }

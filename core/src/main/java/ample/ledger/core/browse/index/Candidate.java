@@ -2,6 +2,7 @@ package ample.ledger.core.browse.index;
 
 import ample.ledger.core.calendar.Days;
 import ample.ledger.core.calendar.Overlaps;
+import ample.ledger.core.reading.StatusReading;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
 import java.util.List;
@@ -52,8 +53,9 @@ public final class Candidate {
     }
 
     private List<String> codesOf(Facet facet, SectionAt section) {
-        return facet.codesOf(
-                moment.index().section(section), schedule(), moment.seats().account(section));
+        return facet == Facet.STATUS
+                ? List.of(moment.seats().reading(section).status().code())
+                : facet.codesOf(moment.index().section(section), schedule());
     }
 
     /** The days on which the section meets. */
@@ -90,6 +92,11 @@ public final class Candidate {
         return ofMembers(timetable()::endOf).max().orElseThrow();
     }
 
+    /** What the section is to who asks. */
+    public StatusReading reading() {
+        return moment.seats().reading(at);
+    }
+
     public Overlaps overlaps() {
         return timetable().overlaps();
     }
@@ -117,7 +124,7 @@ public final class Candidate {
     }
 
     private int waiting(SectionAt section) {
-        return moment.seats().account(section).waiting();
+        return moment.seats().reading(section).seats().waiting();
     }
 
     private IntStream ofMembers(ToIntFunction<SectionAt> value) {

@@ -1,6 +1,5 @@
 package ample.ledger.core.browse.index;
 
-import ample.ledger.core.reading.SeatAccount;
 import ample.ledger.core.reading.Status;
 import ample.ledger.core.schedule.Building;
 import ample.ledger.core.schedule.Campus;
@@ -184,14 +183,16 @@ public enum Facet {
             "with",
             ofSection(section -> Stream.of(section.freeMaterials() ? "free" : "paid")),
             schedule -> Stream.of(new Value("free", "free materials"), new Value("paid", "materials to pay for"))),
-    /** As seats stand at the moment of asking. */
+    /** As it stands for who asks, at that moment. A section whose companions are full may be open itself. */
     STATUS(
-            Scope.SET,
+            Scope.SECTION,
             new Parameter("status", "How it stands", "open,full-waitlist-open"),
             "statuses",
             "now",
-            (section, schedule, seats) -> Stream.of(Status.of(section, seats).code()),
-            schedule -> Status.OF_SEATS.stream().map(status -> new Value(status.code(), status.label())));
+            (section, schedule) -> {
+                throw new IllegalStateException("Status depends on who asks, and when: a moment has it");
+            },
+            schedule -> Arrays.stream(Status.values()).map(status -> new Value(status.code(), status.label())));
 
     /** The code of a person or a place that is still to be announced. */
     public static final String TO_BE_ANNOUNCED = "to-be-announced";
@@ -227,7 +228,7 @@ public enum Facet {
 
     /** Which values a section has, by their codes. */
     private interface Codes {
-        Stream<String> of(Section section, Schedule schedule, SeatAccount seats);
+        Stream<String> of(Section section, Schedule schedule);
     }
 
     /** The same of what all sections of a course share. */
@@ -274,17 +275,17 @@ public enum Facet {
         return values.apply(schedule).toList();
     }
 
-    /** The codes of the values that a section of {@code schedule} has while its seats stand like this; of sets exactly one. */
-    List<String> codesOf(Section section, Schedule schedule, SeatAccount seats) {
-        return codes.of(section, schedule, seats).toList();
+    /** The codes of the values that a section of {@code schedule} has; of sets exactly one. Not for {@link #STATUS}. */
+    List<String> codesOf(Section section, Schedule schedule) {
+        return codes.of(section, schedule).toList();
     }
 
     private static Codes ofCourse(CodesOfCourse codes) {
-        return (section, schedule, seats) -> codes.of(section.course(), schedule);
+        return (section, schedule) -> codes.of(section.course(), schedule);
     }
 
     private static Codes ofSection(Function<Section, Stream<String>> codes) {
-        return (section, schedule, seats) -> codes.apply(section);
+        return (section, schedule) -> codes.apply(section);
     }
 
     /** "3" of 3.0, "1.5" of 1.50. */

@@ -40,15 +40,26 @@ public final class FacetIndex {
 
     private final int[][] lists;
 
-    /** Of sets the value of each section; otherwise nothing. */
-    private final int[] valueOfSection;
-
     /**
      * @param codes every value, in the order to count them
      * @param codesOf the values of a section
      * @param ofSets whether a candidate has the values of all the sections of its set
      */
     FacetIndex(Candidates layout, Collection<String> codes, Function<SectionAt, List<String>> codesOf, boolean ofSets) {
+        this(layout, codes, codesOf, ofSets, !ofSets);
+    }
+
+    /** Of values of which each section has exactly one, which may change. */
+    static FacetIndex ofOneValue(Candidates layout, Collection<String> codes, Function<SectionAt, String> codeOf) {
+        return new FacetIndex(layout, codes, section -> List.of(codeOf.apply(section)), false, false);
+    }
+
+    private FacetIndex(
+            Candidates layout,
+            Collection<String> codes,
+            Function<SectionAt, List<String>> codesOf,
+            boolean ofSets,
+            boolean maybeSparse) {
         this.layout = layout;
         this.ofSets = ofSets;
         this.places = new HashMap<>();
@@ -71,7 +82,7 @@ public final class FacetIndex {
         this.sparse = new int[known.size()][];
         boolean someSparse = false;
         for (int place = 0; place < having.length; place++) {
-            if (!ofSets && having[place].cardinality() < layout.words()) {
+            if (maybeSparse && having[place].cardinality() < layout.words()) {
                 sparse[place] = having[place].stream().toArray();
                 someSparse = true;
             } else {
@@ -80,8 +91,6 @@ public final class FacetIndex {
         }
         this.anySparse = someSparse;
         this.pure = ofSets ? layout.where(candidate -> isPure(having, candidate)) : layout.all();
-        this.valueOfSection =
-                ofSets ? bySection.stream().mapToInt(places -> places[0]).toArray() : new int[0];
         this.valueAt = new NarrowColumn(layout.words() * Long.SIZE);
         List<int[]> listed = new ArrayList<>(List.of(new int[0]));
         Map<List<Integer>, Integer> numberOf = new HashMap<>(Map.of(List.of(), 0));
@@ -117,8 +126,7 @@ public final class FacetIndex {
         });
     }
 
-    private FacetIndex(
-            FacetIndex before, CandidateSet[] dense, int[] valueOfSection, NarrowColumn valueAt, CandidateSet pure) {
+    private FacetIndex(FacetIndex before, CandidateSet[] dense, NarrowColumn valueAt) {
         this.layout = before.layout;
         this.codes = before.codes;
         this.places = before.places;
@@ -126,48 +134,34 @@ public final class FacetIndex {
         this.anySparse = before.anySparse;
         this.lists = before.lists;
         this.ofSets = before.ofSets;
+        this.pure = before.pure;
         this.dense = dense;
-        this.valueOfSection = valueOfSection;
         this.valueAt = valueAt;
-        this.pure = pure;
     }
 
     /**
-     * This index after some sections changed their value. Only for a facet of sets, of which a section has one value.
+     * This index after some sections changed their value. Only for one {@linkplain #ofOneValue of one value}.
      *
      * @param changed the sections whose value changed
      * @param codeOf the value of a section as it is now, one of those known
      */
     FacetIndex with(Collection<SectionAt> changed, Function<SectionAt, String> codeOf) {
-        int[] now = valueOfSection.clone();
         NarrowColumn at = valueAt.copy();
-        for (SectionAt section : changed) {
-            now[section.place()] = Objects.requireNonNull(places.get(codeOf.apply(section)));
-        }
         long[][] having = new long[dense.length][];
         Arrays.setAll(having, place -> dense[place].bits().clone());
-        long[] alike = pure.bits().clone();
         for (SectionAt section : changed) {
-            layout.together(section).forEach(candidate -> {
-                int word = candidate.word();
-                long bit = candidate.bit();
+            int now = Objects.requireNonNull(places.get(codeOf.apply(section)));
+            layout.of(section).forEach(candidate -> {
                 for (long[] each : having) {
-                    each[word] &= ~bit;
+                    each[candidate.word()] &= ~candidate.bit();
                 }
-                int[] places = layout.setOf(candidate).stream()
-                        .mapToInt(member -> now[member.place()])
-                        .distinct()
-                        .toArray();
-                for (int place : places) {
-                    having[place][word] |= bit;
-                }
-                alike[word] = places.length == 1 ? alike[word] | bit : alike[word] & ~bit;
-                at.put(candidate.position(), places.length == 1 ? places[0] : ~0);
+                having[now][candidate.word()] |= candidate.bit();
+                at.put(candidate.position(), now);
             });
         }
         CandidateSet[] sets = new CandidateSet[having.length];
         Arrays.setAll(sets, place -> new CandidateSet(layout, having[place]));
-        return new FacetIndex(this, sets, now, at, new CandidateSet(layout, alike));
+        return new FacetIndex(this, sets, at);
     }
 
     /** The candidates with at least one of these values; of sets, those that hold a section with one. */

@@ -2,6 +2,7 @@ package ample.ledger.core.browse.index;
 
 import ample.ledger.core.calendar.ClockTime;
 import ample.ledger.core.reading.SeatAccount;
+import ample.ledger.core.reading.StatusReading;
 import ample.ledger.core.schedule.Coded;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
@@ -55,13 +56,14 @@ public enum Order implements Coded {
     }
 
     /** The place of a section in an order that its seats decide: the less, the earlier. */
-    int placeBySeats(Section section, SeatAccount seats) {
+    int placeBySeats(Section section, StatusReading reading) {
         if (section.cancelled()) {
             return LAST;
         }
         if (this == OPEN_SEATS) {
-            return -seats.open();
+            return -reading.open();
         }
+        SeatAccount seats = reading.seats();
         return seats.capacity() == 0 ? LAST - 1 : (int) (seats.enrolled() * 1_000_000L / seats.capacity());
     }
 }

@@ -35,7 +35,7 @@ public final class Ordered {
                 ranks != null
                         ? ranks[section.place()]
                         : order.placeBySeats(
-                                moment.index().section(section), moment.seats().account(section)),
+                                moment.index().section(section), moment.seats().reading(section)),
                 section));
         return best.inOrder();
     }

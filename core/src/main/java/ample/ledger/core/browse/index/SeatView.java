@@ -1,11 +1,14 @@
 package ample.ledger.core.browse.index;
 
-import ample.ledger.core.reading.SeatAccount;
+import ample.ledger.core.reading.Person;
+import ample.ledger.core.reading.Readings;
 import ample.ledger.core.reading.Status;
+import ample.ledger.core.reading.StatusReading;
+import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.SeatPool;
 import ample.ledger.core.schedule.Section;
-import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -17,8 +20,8 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
- * The seats of one edition as they stand at one moment. Immutable; a change makes another view, which shares what did not
- * change and costs what did, beside copying a few bitmaps.
+ * The seats of one edition as they stand at one moment for one person, or for nobody in particular. Immutable; a change makes another view,
+ * which shares what did not change and costs what did, beside copying a few bitmaps.
  */
 public final class SeatView {
 
@@ -29,7 +32,8 @@ public final class SeatView {
     private static final int MOST_COLUMNS = 8;
 
     private final Ground ground;
-    private final SeatAccount[] accounts;
+    private final Readings person;
+    private final StatusReading[] readings;
     private final FacetIndex statuses;
     private final SlicedColumn leastOpen;
     private final SlicedColumn mostWaiting;
@@ -38,17 +42,52 @@ public final class SeatView {
     private final Map<Integer, SlicedColumn> overCompanions;
 
     /**
-     * What seats stand on, and does not change with them.
+     * What seats stand on, the same for everybody at any moment.
      *
      * @param alternatives for each section and each other place of its complete sets, the sections that can fill it; of
      *     sections that share a pool the first
      */
-    private record Ground(
+    record Ground(
             Candidates layout,
             List<Section> sections,
-            LocalDate today,
             Map<String, List<SectionAt>> sectionsOfPool,
             List<List<List<SectionAt>>> alternatives) {
+
+        static Ground of(Candidates layout, List<Section> sections) {
+            Map<String, List<SectionAt>> ofPool = new HashMap<>();
+            for (int section = 0; section < sections.size(); section++) {
+                ofPool.computeIfAbsent(sections.get(section).pool().code(), absent -> new ArrayList<>())
+                        .add(new SectionAt(section));
+            }
+            return new Ground(
+                    layout,
+                    sections,
+                    ofPool,
+                    IntStream.range(0, sections.size())
+                            .mapToObj(SectionAt::new)
+                            .map(section -> alternatives(layout, sections, section))
+                            .toList());
+        }
+
+        private static List<List<SectionAt>> alternatives(Candidates layout, List<Section> sections, SectionAt self) {
+            Map<String, Map<String, SectionAt>> byPlace = new LinkedHashMap<>();
+            layout.of(self)
+                    .flatMap(candidate -> layout.setOf(candidate).stream())
+                    .filter(member -> !member.equals(self))
+                    .forEach(member -> {
+                        Section section = sections.get(member.place());
+                        byPlace.computeIfAbsent(place(section), absent -> new LinkedHashMap<>())
+                                .putIfAbsent(section.pool().code(), member);
+                    });
+            return byPlace.values().stream()
+                    .map(members -> List.copyOf(members.values()))
+                    .toList();
+        }
+
+        /** What a section is in a complete set: the one that leads, or one of a choice of companions. */
+        private static String place(Section section) {
+            return section.companion().map(companion -> companion.choice()).orElse("");
+        }
 
         Section section(SectionAt at) {
             return sections.get(at.place());
@@ -57,88 +96,64 @@ public final class SeatView {
 
     private SeatView(
             Ground ground,
-            SeatAccount[] accounts,
+            Readings person,
+            StatusReading[] readings,
             FacetIndex statuses,
             SlicedColumn leastOpen,
             SlicedColumn mostWaiting,
             Map<Integer, SlicedColumn> overCompanions) {
         this.ground = ground;
-        this.accounts = accounts;
+        this.person = person;
+        this.readings = readings;
         this.statuses = statuses;
         this.leastOpen = leastOpen;
         this.mostWaiting = mostWaiting;
         this.overCompanions = overCompanions;
     }
 
-    /** As posted, on {@code today}. */
-    static SeatView of(Candidates layout, List<Section> sections, LocalDate today) {
-        Map<String, List<SectionAt>> ofPool = new HashMap<>();
-        for (int section = 0; section < sections.size(); section++) {
-            ofPool.computeIfAbsent(sections.get(section).pool().code(), absent -> new ArrayList<>())
-                    .add(new SectionAt(section));
-        }
-        Ground ground = new Ground(layout, sections, today, ofPool, alternatives(layout, sections));
-        SeatAccount[] accounts = sections.stream()
-                .map(section -> SeatAccount.of(section.pool(), today))
-                .toArray(SeatAccount[]::new);
-        FacetIndex statuses = new FacetIndex(
+    /**
+     * For {@code person}. Cost: one reading of each section.
+     *
+     * @param counts of the pools that stand otherwise than posted
+     */
+    static SeatView of(Ground ground, Schedule schedule, Person person, Map<String, SeatPool.Count> counts) {
+        Candidates layout = ground.layout();
+        Readings reader = new Readings(schedule, person);
+        StatusReading[] readings = ground.sections().stream()
+                .map(section -> reader.of(section, standing(section.pool(), counts)))
+                .toArray(StatusReading[]::new);
+        FacetIndex statuses = FacetIndex.ofOneValue(
                 layout,
-                Status.OF_SEATS.stream().map(Status::code).toList(),
-                section -> List.of(status(sections.get(section.place()), accounts[section.place()])),
-                true);
+                Arrays.stream(Status.values()).map(Status::code).toList(),
+                section -> readings[section.place()].status().code());
         return new SeatView(
                 ground,
-                accounts,
+                reader,
+                readings,
                 statuses,
-                SlicedColumn.of(layout, candidate -> leastOpen(ground, accounts, candidate)),
-                SlicedColumn.of(layout, candidate -> mostWaiting(ground, accounts, candidate)),
+                SlicedColumn.of(layout, candidate -> leastOpen(ground, readings, candidate)),
+                SlicedColumn.of(layout, candidate -> mostWaiting(ground, readings, candidate)),
                 new ConcurrentHashMap<>());
     }
 
-    private static String status(Section section, SeatAccount account) {
-        return Status.of(section, account).code();
-    }
-
-    private static List<List<List<SectionAt>>> alternatives(Candidates layout, List<Section> sections) {
-        return IntStream.range(0, sections.size())
-                .mapToObj(SectionAt::new)
-                .map(section -> alternatives(layout, sections, section))
-                .toList();
-    }
-
-    private static List<List<SectionAt>> alternatives(Candidates layout, List<Section> sections, SectionAt self) {
-        Map<String, Map<String, SectionAt>> byPlace = new LinkedHashMap<>();
-        layout.of(self)
-                .flatMap(candidate -> layout.setOf(candidate).stream())
-                .filter(member -> !member.equals(self))
-                .forEach(member -> {
-                    Section section = sections.get(member.place());
-                    byPlace.computeIfAbsent(place(section), absent -> new LinkedHashMap<>())
-                            .putIfAbsent(section.pool().code(), member);
-                });
-        return byPlace.values().stream()
-                .map(members -> List.copyOf(members.values()))
-                .toList();
-    }
-
-    /** What a section is in a complete set: the one that leads, or one of a choice of companions. */
-    private static String place(Section section) {
-        return section.companion().map(companion -> companion.choice()).orElse("");
+    private static SeatPool standing(SeatPool posted, Map<String, SeatPool.Count> counts) {
+        SeatPool.Count count = counts.get(posted.code());
+        return count == null
+                ? posted
+                : new SeatPool(posted.code(), posted.capacity(), posted.waitlistCapacity(), posted.held(), count);
     }
 
     /** This view with other counts for some pools. Pools that the edition does not have are passed over. */
     SeatView with(Map<String, SeatPool.Count> counts) {
-        SeatAccount[] now = accounts.clone();
+        StatusReading[] now = readings.clone();
         Set<SectionAt> changed = new HashSet<>();
-        counts.forEach((pool, count) -> {
-            for (SectionAt section : ground.sectionsOfPool().getOrDefault(pool, List.of())) {
-                SeatPool posted = ground.section(section).pool();
-                now[section.place()] = SeatAccount.of(
-                        new SeatPool(posted.code(), posted.capacity(), posted.waitlistCapacity(), posted.held(), count),
-                        ground.today());
-                changed.add(section);
+        for (String pool : counts.keySet()) {
+            for (SectionAt at : ground.sectionsOfPool().getOrDefault(pool, List.of())) {
+                Section section = ground.section(at);
+                now[at.place()] = person.of(section, standing(section.pool(), counts));
+                changed.add(at);
             }
-        });
+        }
         List<CandidateAt> candidates =
                 changed.stream().flatMap(ground.layout()::together).distinct().toList();
         Map<Integer, SlicedColumn> spread = new ConcurrentHashMap<>();
@@ -146,16 +161,17 @@ public final class SeatView {
                 waiting, column.with(candidates, candidate -> overCompanions(ground, now, candidate, waiting))));
         return new SeatView(
                 ground,
+                person,
                 now,
-                statuses.with(changed, section -> status(ground.section(section), now[section.place()])),
+                statuses.with(changed, at -> now[at.place()].status().code()),
                 leastOpen.with(candidates, candidate -> leastOpen(ground, now, candidate)),
                 mostWaiting.with(candidates, candidate -> mostWaiting(ground, now, candidate)),
                 spread);
     }
 
-    /** The seat account of a section. */
-    SeatAccount account(SectionAt section) {
-        return accounts[section.place()];
+    /** What a section is to the person. */
+    StatusReading reading(SectionAt section) {
+        return readings[section.place()];
     }
 
     FacetIndex statuses() {
@@ -174,7 +190,7 @@ public final class SeatView {
         SlicedColumn column = overCompanions.get(waiting);
         if (column == null) {
             column =
-                    SlicedColumn.of(ground.layout(), candidate -> overCompanions(ground, accounts, candidate, waiting));
+                    SlicedColumn.of(ground.layout(), candidate -> overCompanions(ground, readings, candidate, waiting));
             if (overCompanions.size() < MOST_COLUMNS) {
                 overCompanions.put(waiting, column);
             }
@@ -184,19 +200,19 @@ public final class SeatView {
 
     /** The seats of a section counted over its companions; {@code OUT} for none at all. */
     int overCompanions(SectionAt section, int waiting) {
-        return overCompanionsOf(ground, accounts, section, waiting);
+        return overCompanionsOf(ground, readings, section, waiting);
     }
 
-    private static int overCompanions(Ground ground, SeatAccount[] accounts, CandidateAt candidate, int waiting) {
-        return overCompanionsOf(ground, accounts, ground.layout().sectionOf(candidate), waiting);
+    private static int overCompanions(Ground ground, StatusReading[] readings, CandidateAt candidate, int waiting) {
+        return overCompanionsOf(ground, readings, ground.layout().sectionOf(candidate), waiting);
     }
 
-    private static int overCompanionsOf(Ground ground, SeatAccount[] accounts, SectionAt section, int waiting) {
-        int seats = open(ground, accounts, section, waiting);
+    private static int overCompanionsOf(Ground ground, StatusReading[] readings, SectionAt section, int waiting) {
+        int seats = open(readings[section.place()], waiting);
         for (List<SectionAt> place : ground.alternatives().get(section.place())) {
             int together = OUT;
             for (SectionAt alternative : place) {
-                int open = open(ground, accounts, alternative, waiting);
+                int open = open(readings[alternative.place()], waiting);
                 together = open == OUT ? together : Math.max(together, 0) + open;
             }
             seats = Math.min(seats, together);
@@ -204,10 +220,9 @@ public final class SeatView {
         return seats;
     }
 
-    private static int open(Ground ground, SeatAccount[] accounts, SectionAt section, int waiting) {
-        SeatAccount account = accounts[section.place()];
-        boolean out = ground.section(section).cancelled() || account.waiting() > waiting;
-        return out ? OUT : account.open();
+    private static int open(StatusReading reading, int waiting) {
+        boolean out = reading.status() == Status.CANCELLED || reading.seats().waiting() > waiting;
+        return out ? OUT : reading.open();
     }
 
     /** The sections that can fill the other places of the sets of {@code section}. */
@@ -217,23 +232,23 @@ public final class SeatView {
 
     /** The fewest seats open in one of these sections; less than 0 where one is cancelled. */
     int leastOpen(List<SectionAt> set) {
-        return leastOpen(ground, accounts, set);
+        return leastOpen(readings, set);
     }
 
-    private static int leastOpen(Ground ground, SeatAccount[] accounts, CandidateAt candidate) {
-        return leastOpen(ground, accounts, ground.layout().setOf(candidate));
+    private static int leastOpen(Ground ground, StatusReading[] readings, CandidateAt candidate) {
+        return leastOpen(readings, ground.layout().setOf(candidate));
     }
 
-    private static int leastOpen(Ground ground, SeatAccount[] accounts, List<SectionAt> set) {
+    private static int leastOpen(StatusReading[] readings, List<SectionAt> set) {
         return set.stream()
-                .mapToInt(section -> open(ground, accounts, section, Integer.MAX_VALUE))
+                .mapToInt(section -> open(readings[section.place()], Integer.MAX_VALUE))
                 .min()
                 .orElseThrow();
     }
 
-    private static int mostWaiting(Ground ground, SeatAccount[] accounts, CandidateAt candidate) {
+    private static int mostWaiting(Ground ground, StatusReading[] readings, CandidateAt candidate) {
         return ground.layout().setOf(candidate).stream()
-                .mapToInt(section -> accounts[section.place()].waiting())
+                .mapToInt(section -> readings[section.place()].seats().waiting())
                 .max()
                 .orElseThrow();
     }

@@ -1,6 +1,6 @@
 package ample.ledger.core.browse.index;
 
-import ample.ledger.core.reading.SeatAccount;
+import ample.ledger.core.reading.Person;
 import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.CourseCode;
 import ample.ledger.core.schedule.EntryNumber;
@@ -18,7 +18,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.Optional;
 import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Predicate;
@@ -56,7 +55,7 @@ public final class TermIndex {
     private final Map<Object, CandidateSet> kept = new ConcurrentHashMap<>();
     private final Map<Order, List<CandidateAt>> inOrder = new EnumMap<>(Order.class);
     private final Map<Order, int[]> ranks = new EnumMap<>(Order.class);
-    private volatile SeatView seats;
+    private final SeatViews seats;
 
     /** @param today the day on which seats are counted, since seats are held until a day */
     public TermIndex(Schedule schedule, LocalDate today) {
@@ -77,7 +76,7 @@ public final class TermIndex {
         this.courses = sectionsOfCourse.keySet().stream()
                 .map(code -> schedule.course(code).orElseThrow())
                 .toList();
-        this.seats = SeatView.of(layout, sections, today);
+        this.seats = new SeatViews(SeatView.Ground.of(layout, sections), schedule);
         for (Facet facet : Facet.values()) {
             if (facet != Facet.STATUS) {
                 facets.put(facet, index(facet));
@@ -100,7 +99,7 @@ public final class TermIndex {
         return new FacetIndex(
                 layout,
                 vocabulary.values(facet).stream().map(Facet.Value::code).toList(),
-                section -> facet.codesOf(section(section), schedule, seats.account(section)),
+                section -> facet.codesOf(section(section), schedule),
                 facet.scope() == Facet.Scope.SET);
     }
 
@@ -138,9 +137,9 @@ public final class TermIndex {
         return today;
     }
 
-    /** What it is at this moment. */
-    public Moment now() {
-        return new Moment(this, seats);
+    /** What it is at this moment for {@code person}. */
+    public Moment now(Person person) {
+        return new Moment(this, seats.now(person));
     }
 
     /**
@@ -148,13 +147,8 @@ public final class TermIndex {
      *
      * @param counts by the code of the pool; pools that this edition does not have are passed over
      */
-    public synchronized void seatsNow(Map<String, SeatPool.Count> counts) {
-        seats = seats.with(counts);
-    }
-
-    /** The seats of a section as they stand now; empty for a section that this edition does not have. */
-    public Optional<SeatAccount> seatsOf(EntryNumber entry) {
-        return Optional.ofNullable(sectionOfEntry.get(entry)).map(seats::account);
+    public void seatsNow(Map<String, SeatPool.Count> counts) {
+        seats.seatsNow(counts);
     }
 
     public Candidates layout() {

@@ -62,7 +62,8 @@ class CompleteSetsTest {
                 lab("b").meets("Tue", "9:30-10:50").at(FELL).build());
 
         assertThat(codes(index)).containsExactly("L", "b");
-        assertThat(Findings.of(index, Brief.EVERYTHING).account().incomplete()).isEqualTo(1);
+        assertThat(Findings.of(Schedules.now(index), Brief.EVERYTHING).account().incomplete())
+                .isEqualTo(1);
         assertThat(codes(index, Having.any(Facet.CAMPUS, Set.of("tidewall")))).isEmpty();
     }
 
@@ -138,7 +139,7 @@ class CompleteSetsTest {
                 .map(reader -> readers.submit(() -> {
                     boolean whole = true;
                     while (!done.get()) {
-                        Findings findings = Findings.of(index, open);
+                        Findings findings = Findings.of(Schedules.now(index), open);
                         whole &= findings.size() != 1
                                 && findings.fitting().size()
                                         == findings.account().left();
@@ -155,8 +156,8 @@ class CompleteSetsTest {
             assertThat(answer.get()).isTrue();
         }
         readers.shutdown();
-        assertThat(Findings.of(index, open).size()).isZero();
-        assertThat(index.seatsOf(one.entry()).orElseThrow().open()).isZero();
+        assertThat(Findings.of(Schedules.now(index), open).size()).isZero();
+        assertThat(Schedules.now(index).reading(one).open()).isZero();
     }
 
     private static TermIndex groups(int first, int second, int third, int waitingForThird) {
@@ -186,7 +187,7 @@ class CompleteSetsTest {
     }
 
     private static List<String> codes(TermIndex index, Condition... conditions) {
-        return Findings.of(index, Brief.of(conditions)).fitting().stream()
+        return Findings.of(Schedules.now(index), Brief.of(conditions)).fitting().stream()
                 .map(Section::code)
                 .toList();
     }

@@ -56,7 +56,7 @@ class CourseFindingsTest {
 
     private static List<String> lines(Map<String, List<String>> address) {
         Brief brief = BriefAddress.read(address, INDEX.vocabulary()).brief();
-        return CourseFindings.of(Findings.of(INDEX, brief).fitting(), INDEX.schedule()).stream()
+        return CourseFindings.of(Findings.of(Schedules.now(INDEX), brief).fitting(), INDEX.schedule()).stream()
                 .flatMap(course -> course.lines().stream())
                 .map(line -> line.section().code() + " " + line.role())
                 .toList();

@@ -13,12 +13,15 @@ import ample.ledger.core.browse.brief.Timed;
 import ample.ledger.core.browse.brief.Topic;
 import ample.ledger.core.browse.brief.Wording;
 import ample.ledger.core.browse.index.Facet;
+import ample.ledger.core.browse.index.Moment;
 import ample.ledger.core.browse.index.Order;
 import ample.ledger.core.browse.index.TermIndex;
 import ample.ledger.core.browse.index.Vocabulary;
 import ample.ledger.core.calendar.Days;
+import ample.ledger.core.fixtures.PlainPerson;
 import ample.ledger.core.fixtures.PlainReading;
 import ample.ledger.core.fixtures.RandomBriefs;
+import ample.ledger.core.fixtures.RandomPeople;
 import ample.ledger.core.fixtures.RandomSchedules;
 import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.core.schedule.Schedule;
@@ -37,6 +40,7 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
+import net.jqwik.api.Combinators;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.Provide;
@@ -48,15 +52,19 @@ class FindingsPropertyTest {
     private static final Schedule KERNEL = Schedules.kernelSchedule();
 
     /** A schedule, its index, its plain reading and a brief for it. */
-    record Case(Schedule schedule, TermIndex index, PlainReading plain, Brief brief) {
+    record Case(Schedule schedule, TermIndex index, PlainPerson person, PlainReading plain, Brief brief) {
+
+        Moment moment() {
+            return index.now(person.person());
+        }
 
         Findings findings() {
-            return Findings.of(index, brief);
+            return Findings.of(moment(), brief);
         }
 
         @Override
         public String toString() {
-            return brief + " over " + schedule.sections();
+            return brief + " for " + person + " over " + schedule.sections();
         }
     }
 
@@ -64,14 +72,15 @@ class FindingsPropertyTest {
     @Provide
     Arbitrary<Case> cases() {
         TermIndex kernel = new TermIndex(KERNEL, Schedules.TODAY);
-        PlainReading plain = new PlainReading(KERNEL, Schedules.TODAY);
         return Arbitraries.oneOf(
-                RandomBriefs.of(KERNEL).map(brief -> new Case(KERNEL, kernel, plain, brief)),
-                RandomSchedules.schedules().flatMap(schedule -> {
-                    TermIndex index = new TermIndex(schedule, Schedules.TODAY);
-                    PlainReading reading = new PlainReading(schedule, Schedules.TODAY);
-                    return RandomBriefs.of(schedule).map(brief -> new Case(schedule, index, reading, brief));
-                }));
+                cases(KERNEL, kernel),
+                RandomSchedules.schedules()
+                        .flatMap(schedule -> cases(schedule, new TermIndex(schedule, Schedules.TODAY))));
+    }
+
+    private static Arbitrary<Case> cases(Schedule schedule, TermIndex index) {
+        return Combinators.combine(RandomPeople.of(schedule), RandomBriefs.of(schedule))
+                .as((person, brief) -> new Case(schedule, index, person, new PlainReading(person), brief));
     }
 
     @Property(tries = 3000, shrinking = ShrinkingMode.OFF)
@@ -179,7 +188,7 @@ class FindingsPropertyTest {
     @Property(tries = 500, shrinking = ShrinkingMode.OFF)
     void addingAConditionNeverAddsASection(@ForAll("cases") Case each) {
         for (Condition condition : each.brief().conditions()) {
-            assertThat(Findings.of(each.index(), each.brief().without(condition.topic()))
+            assertThat(Findings.of(each.moment(), each.brief().without(condition.topic()))
                             .fitting())
                     .containsAll(each.findings().fitting());
         }
@@ -194,13 +203,19 @@ class FindingsPropertyTest {
                 .isEqualTo(new BriefAddress.Reading(each.brief(), List.of()));
     }
 
+    @Provide
+    Arbitrary<PlainPerson> people() {
+        return RandomPeople.of(KERNEL);
+    }
+
     @Property(tries = 300, shrinking = ShrinkingMode.OFF)
-    void changedSeatsShowInTheNextAnswer(@ForAll Random random) {
+    void changedSeatsShowInTheNextAnswer(@ForAll Random random, @ForAll("people") PlainPerson person) {
         Case each = new Case(
-                KERNEL,
-                new TermIndex(KERNEL, Schedules.TODAY),
-                new PlainReading(KERNEL, Schedules.TODAY),
-                Brief.EVERYTHING);
+                KERNEL, new TermIndex(KERNEL, Schedules.TODAY), person, new PlainReading(person), Brief.EVERYTHING);
+        boolean askedBefore = random.nextBoolean();
+        if (askedBefore) {
+            assertThat(each.findings().size()).isPositive();
+        }
         for (int change = 0; change < 5; change++) {
             Section section =
                     KERNEL.sections().get(random.nextInt(KERNEL.sections().size()));
@@ -213,7 +228,7 @@ class FindingsPropertyTest {
                 new Seats(1, OptionalInt.empty()),
                 Having.any(Facet.STATUS, Set.of("open", "full")),
                 new Not(Having.any(Facet.STATUS, Set.of("open"))))) {
-            assertThat(Findings.of(each.index(), Brief.of(condition)).fitting())
+            assertThat(Findings.of(each.moment(), Brief.of(condition)).fitting())
                     .isEqualTo(each.plain().fitting(List.of(condition)));
         }
         Map<String, Integer> statuses = Facet.STATUS.values(KERNEL).stream()
@@ -232,8 +247,7 @@ class FindingsPropertyTest {
         assertThat(each.findings().first(order, 3)).isEqualTo(all.subList(0, Math.min(3, all.size())));
         assertThat(all)
                 .as(order.name())
-                .isSortedAccordingTo(
-                        OrderTest.comparator(order, each.schedule()).thenComparing(fitting::indexOf));
+                .isSortedAccordingTo(OrderTest.comparator(order, each.person()).thenComparing(fitting::indexOf));
     }
 
     @Property(tries = 300, shrinking = ShrinkingMode.OFF)

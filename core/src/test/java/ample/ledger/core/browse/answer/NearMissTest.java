@@ -70,13 +70,12 @@ class NearMissTest {
                         .build());
         Brief brief = read(asked, schedule);
 
-        NearMiss miss =
-                Findings.of(new TermIndex(schedule, Schedules.TODAY), brief)
-                        .nearMisses(9, Wording.of(schedule))
-                        .stream()
-                        .filter(each -> each.section().code().equals("T1"))
-                        .findFirst()
-                        .orElseThrow();
+        NearMiss miss = Findings.of(Schedules.now(new TermIndex(schedule, Schedules.TODAY)), brief)
+                .nearMisses(9, Wording.of(schedule))
+                .stream()
+                .filter(each -> each.section().code().equals("T1"))
+                .findFirst()
+                .orElseThrow();
 
         assertThat(miss.distance()).isEqualTo(distance);
         assertThat(miss.unit()).isEqualTo(unit);
@@ -106,7 +105,8 @@ class NearMissTest {
                         .build());
         Brief brief = read("from=9:00&at=tidewall&seats=1", schedule);
 
-        assertThat(Findings.of(new TermIndex(schedule, Schedules.TODAY), brief).nearMisses(3, Wording.of(schedule)))
+        assertThat(Findings.of(Schedules.now(new TermIndex(schedule, Schedules.TODAY)), brief)
+                        .nearMisses(3, Wording.of(schedule)))
                 .extracting(miss -> miss.section().entry().digits())
                 .containsExactly("104", "102", "101");
     }
@@ -127,7 +127,7 @@ class NearMissTest {
                         .companion("lab", Optional.of("40100"))
                         .build());
 
-        assertThat(Findings.of(new TermIndex(schedule, Schedules.TODAY), read("days=only:mon", schedule))
+        assertThat(Findings.of(Schedules.now(new TermIndex(schedule, Schedules.TODAY)), read("days=only:mon", schedule))
                         .nearMisses(5, Wording.of(schedule)))
                 .extracting(NearMiss::sentence)
                 .containsExactly("with its companions also meets on Sat", "also meets on Sat");

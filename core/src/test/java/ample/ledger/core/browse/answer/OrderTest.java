@@ -6,9 +6,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ample.ledger.core.browse.brief.Brief;
 import ample.ledger.core.browse.index.Order;
 import ample.ledger.core.browse.index.TermIndex;
+import ample.ledger.core.fixtures.PlainPerson;
 import ample.ledger.core.fixtures.Schedules;
-import ample.ledger.core.reading.SeatAccount;
-import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
 import java.util.Comparator;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -59,24 +58,25 @@ class OrderTest {
         "CAMPUS, 101 102 103 104 105",
     })
     void putsFirstWhatItSays(Order order, String entries) {
-        assertThat(Findings.of(INDEX, Brief.EVERYTHING).first(order, 10))
+        assertThat(Findings.of(Schedules.now(INDEX), Brief.EVERYTHING).first(order, 10))
                 .extracting(section -> section.entry().digits())
                 .containsExactly(entries.split(" "));
     }
 
     /** The same orders by figures worked out section by section. */
-    static Comparator<Section> comparator(Order order, Schedule schedule) {
+    static Comparator<Section> comparator(Order order, PlainPerson person) {
         return switch (order) {
             case OPEN_SEATS ->
                 Comparator.comparing(section -> section.cancelled()
                         ? 1
-                        : -SeatAccount.of(section.pool(), Schedules.TODAY).open());
+                        : -person.open(section, section.pool().count()));
             case SHARE_TAKEN ->
                 Comparator.comparing(section -> section.cancelled()
                         ? Double.MAX_VALUE
                         : section.pool().count().enrolled()
                                 / (double) section.pool().capacity());
-            case CAMPUS -> Comparator.comparing(section -> schedule.campuses().indexOf(section.campus()));
+            case CAMPUS ->
+                Comparator.comparing(section -> person.schedule().campuses().indexOf(section.campus()));
             case DATES ->
                 Comparator.comparing((Section section) -> section.span().dates().first())
                         .thenComparing(section -> section.span().dates().last());

@@ -60,13 +60,15 @@ class SeveralTermsTest {
 
     @Property(tries = 500, shrinking = ShrinkingMode.OFF)
     void aSeasonSaysWhatOneTermOfAllItsSectionsWouldSay(@ForAll("briefs") Brief brief) {
-        SeasonFindings season = SeasonFindings.of(HALVES, brief);
-        Findings whole = Findings.of(WHOLE, brief);
+        SeasonFindings season =
+                SeasonFindings.of(HALVES.stream().map(Schedules::now).toList(), brief);
+        Findings whole = Findings.of(Schedules.now(WHOLE), brief);
 
         assertThat(season.size()).isEqualTo(whole.size());
         assertThat(season.account()).isEqualTo(whole.account());
         assertThat(season.waysBack()).isEqualTo(whole.waysBack());
-        assertThat(SeasonFindings.count(HALVES, brief)).isEqualTo(whole.size());
+        assertThat(SeasonFindings.count(HALVES.stream().map(Schedules::now).toList(), brief))
+                .isEqualTo(whole.size());
         for (Facet facet : Facet.values()) {
             assertThat(season.valueCounts().of(facet))
                     .containsAllEntriesOf(whole.valueCounts().of(facet));

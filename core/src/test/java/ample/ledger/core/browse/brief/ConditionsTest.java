@@ -189,6 +189,8 @@ class ConditionsTest {
     }
 
     private static boolean fits(SectionBuilder section, Brief brief) {
-        return !Findings.of(Schedules.indexOf(section.build()), brief).fitting().isEmpty();
+        return !Findings.of(Schedules.now(Schedules.indexOf(section.build())), brief)
+                .fitting()
+                .isEmpty();
     }
 }

@@ -85,14 +85,15 @@ class WeekPaintingTest {
     void toCloseWhatIsClosedChangesNoAnswer(@ForAll("briefs") Brief brief) {
         Brief painted = WeekPainting.close(brief, WeekPainting.closed(brief));
 
-        assertThat(Findings.of(INDEX, painted).fitting())
-                .containsAll(Findings.of(INDEX, brief).fitting());
+        assertThat(Findings.of(Schedules.now(INDEX), painted).fitting())
+                .containsAll(Findings.of(Schedules.now(INDEX), brief).fitting());
         Brief onlyPainted = painted.without(Topic.DAYS).without(Topic.TIMES);
         WeekHours closed = WeekPainting.closed(brief);
         boolean sayable = !closed.isEmpty() && others(painted).equals(others(onlyPainted));
         if (sayable) {
-            assertThat(Findings.of(INDEX, onlyPainted.with(new Closed(closed))).fitting())
-                    .containsAll(Findings.of(INDEX, painted).fitting());
+            assertThat(Findings.of(Schedules.now(INDEX), onlyPainted.with(new Closed(closed)))
+                            .fitting())
+                    .containsAll(Findings.of(Schedules.now(INDEX), painted).fitting());
         }
     }
 

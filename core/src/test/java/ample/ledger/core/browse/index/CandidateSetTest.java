@@ -145,7 +145,7 @@ class CandidateSetTest {
                         .build());
 
         assertThat(Candidates.of(schedule).all().isEmpty()).isTrue();
-        assertThat(Findings.of(new TermIndex(schedule, Schedules.TODAY), Brief.EVERYTHING)
+        assertThat(Findings.of(Schedules.now(new TermIndex(schedule, Schedules.TODAY)), Brief.EVERYTHING)
                         .account())
                 .isEqualTo(new RunningAccount(2, 2, List.of(), 0));
     }

@@ -1,0 +1,79 @@
+package ample.ledger.core.reading;
+
+import ample.ledger.core.requirement.StudentRecord;
+import ample.ledger.core.schedule.Opening;
+import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.schedule.StudentGroup;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Who asks, and when, as far as it matters to the seats and the status of the sections of one schedule. Two of whom the same is known are
+ * equal.
+ *
+ * @param known whether somebody in particular asks
+ * @param belongs of the groups that the schedule speaks of, whether the person is one of them; what is not known is missing
+ * @param permissions those given, by whose they are
+ * @param opened whether registration has opened for them; where that is not known, whether it has opened for anybody
+ * @param later openings that concern them and are still to come, the next one first; where it is not known which concern them, all
+ * @param today where the institution stands
+ */
+public record Person(
+        boolean known,
+        Map<StudentGroup, Boolean> belongs,
+        Set<String> permissions,
+        boolean opened,
+        List<Opening> later,
+        LocalDate today) {
+
+    public Person {
+        belongs = Map.copyOf(belongs);
+        permissions = Set.copyOf(permissions);
+        later = List.copyOf(later);
+    }
+
+    /**
+     * Somebody at one moment.
+     *
+     * @param record empty for nobody in particular
+     * @param now on the wall clock of the institution
+     */
+    public static Person of(Schedule schedule, Optional<StudentRecord> record, LocalDateTime now) {
+        Map<StudentGroup, Boolean> belongs = new HashMap<>();
+        schedule.groups()
+                .forEach(group ->
+                        record.flatMap(known -> known.belongsTo(group)).ifPresent(one -> belongs.put(group, one)));
+        List<Opening> all = schedule.lists().openings();
+        Optional<Opening> own = record.flatMap(StudentRecord::creditsEarned)
+                .flatMap(earned ->
+                        all.stream().filter(opening -> opening.isFor(earned)).findFirst());
+        List<Opening> concerning = own.map(List::of).orElse(all);
+        List<Opening> later = concerning.stream()
+                .filter(opening -> opening.from().isAfter(now))
+                .sorted(Comparator.comparing(Opening::from))
+                .toList();
+        return new Person(
+                record.isPresent(),
+                belongs,
+                record.map(StudentRecord::permissions).orElse(Set.of()),
+                later.isEmpty() || later.size() < concerning.size(),
+                later,
+                now.toLocalDate());
+    }
+
+    /** Nobody in particular. */
+    public static Person nobody(Schedule schedule, LocalDateTime now) {
+        return of(schedule, Optional.empty(), now);
+    }
+
+    /** Whether the person is one of {@code group}; empty where that is not known. */
+    public Optional<Boolean> belongsTo(StudentGroup group) {
+        return Optional.ofNullable(belongs.get(group));
+    }
+}

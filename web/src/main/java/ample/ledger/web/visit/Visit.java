@@ -1,0 +1,107 @@
+package ample.ledger.web.visit;
+
+import ample.ledger.core.browse.index.Moment;
+import ample.ledger.core.reading.Person;
+import ample.ledger.core.reading.StatusReading;
+import ample.ledger.core.requirement.StudentRecord;
+import ample.ledger.core.schedule.CampusCode;
+import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.schedule.Section;
+import ample.ledger.core.schedule.StudentGroup.About;
+import ample.ledger.core.schedule.TermCode;
+import ample.ledger.web.guest.Kept;
+import ample.ledger.web.guest.KeptRecord;
+import ample.ledger.web.preferences.Preferences;
+import ample.ledger.web.term.PostedTerm;
+import ample.ledger.web.words.SeatWords;
+import java.time.Instant;
+import java.time.LocalDateTime;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+
+/**
+ * One visit of one page: who asks, by what is kept for them, and what each term is to them at that moment. All that a page says of seats and
+ * status comes from here, so that no two places of it, and no two pages, say different things.
+ */
+public final class Visit {
+
+    private final Instant instant;
+    private final Kept kept;
+    private final Preferences preferences;
+    private final Map<TermCode, Moment> moments = new ConcurrentHashMap<>();
+
+    Visit(Instant instant, Kept kept, Preferences preferences) {
+        this.instant = instant;
+        this.kept = kept;
+        this.preferences = preferences;
+    }
+
+    public Instant instant() {
+        return instant;
+    }
+
+    /** The same moment for somebody who belongs to no group, for whom lists and documents for programs are written. */
+    public Visit ofNobody() {
+        return new Visit(instant, Kept.NOTHING, Preferences.USUAL);
+    }
+
+    public Kept kept() {
+        return kept;
+    }
+
+    public Preferences preferences() {
+        return preferences;
+    }
+
+    /** What time it is where the institution of {@code schedule} stands. */
+    public LocalDateTime now(Schedule schedule) {
+        return LocalDateTime.ofInstant(instant, schedule.institution().zone());
+    }
+
+    /** The record that was given; empty where none was. */
+    public Optional<StudentRecord> record(Schedule schedule) {
+        KeptRecord record = kept.record();
+        return record.said() ? Optional.of(record.read(preferences.home(), schedule)) : Optional.empty();
+    }
+
+    /** Who asks, as far as seats and status of this schedule depend on it. The home campus may be known where no record is. */
+    public Person person(Schedule schedule) {
+        Optional<StudentRecord> known =
+                record(schedule).or(() -> preferences.home().map(Visit::ofCampus));
+        return Person.of(schedule, known, now(schedule));
+    }
+
+    private static StudentRecord ofCampus(CampusCode campus) {
+        return new StudentRecord(
+                Set.of(),
+                List.of(),
+                Optional.empty(),
+                Optional.empty(),
+                Set.of(),
+                Set.of(),
+                Map.of(About.CAMPUS, Set.of(campus.text())));
+    }
+
+    /** The term as it is to who asks; the same whenever it is asked for in one visit. */
+    public Moment of(PostedTerm posted) {
+        return moments.computeIfAbsent(
+                posted.edition().term(), term -> posted.index().now(person(posted.schedule())));
+    }
+
+    /** Terms as they are to who asks, in their order. */
+    public List<Moment> of(List<PostedTerm> terms) {
+        return terms.stream().map(this::of).toList();
+    }
+
+    public StatusReading reading(PostedTerm posted, Section section) {
+        return of(posted).reading(section);
+    }
+
+    /** The seats and the status of a section, in words. */
+    public SeatWords seats(PostedTerm posted, Section section) {
+        return SeatWords.of(section, reading(posted, section), person(posted.schedule()), posted.schedule());
+    }
+}

@@ -1,0 +1,59 @@
+package ample.ledger.web.words;
+
+import ample.ledger.core.reading.StatusReading;
+import ample.ledger.core.reading.StatusReading.Reason;
+import ample.ledger.core.schedule.Campus;
+import ample.ledger.core.schedule.Programme;
+import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.schedule.SeatPool;
+import ample.ledger.core.schedule.StudentGroup;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/** Names groups of students. */
+public final class GroupWords {
+
+    private GroupWords() {}
+
+    /** "students of Glaciology or Tidal Engineering", "students in year 3". */
+    public static String of(StudentGroup group, Schedule schedule) {
+        return switch (group.about()) {
+            case PROGRAMME ->
+                "students of "
+                        + joined(
+                                group,
+                                schedule.lists().programmes().stream()
+                                        .filter(programme -> group.anyOf().contains(programme.code()))
+                                        .map(Programme::name));
+            case LEVEL -> "students in year " + String.join(" or ", group.anyOf());
+            case CAMPUS ->
+                "students of "
+                        + joined(
+                                group,
+                                schedule.campuses().stream()
+                                        .filter(campus -> group.anyOf()
+                                                .contains(campus.code().text()))
+                                        .map(Campus::name));
+            case COHORT -> "students of the cohort " + String.join(" or ", group.anyOf());
+        };
+    }
+
+    /** Codes that nothing posted has a name for stay as they are. */
+    private static String joined(StudentGroup group, Stream<String> names) {
+        String found = names.collect(Collectors.joining(" or "));
+        return found.isEmpty() ? String.join(" or ", group.anyOf()) : found;
+    }
+
+    /** To whom a section that is open to some is open: "students of Glaciology". */
+    static String some(StatusReading reading, Schedule schedule) {
+        String restricted = reading.reasons().stream()
+                .filter(Reason.NotForAll.class::isInstance)
+                .flatMap(reason -> ((Reason.NotForAll) reason).restriction().rule().stream())
+                .map(rule -> (rule.include() ? "" : "all but ") + of(rule.group(), schedule))
+                .distinct()
+                .collect(Collectors.joining(", and only to "));
+        return restricted.isEmpty()
+                ? reading.perhapsYours().stream().map(SeatPool.Held::words).collect(Collectors.joining(" or "))
+                : restricted;
+    }
+}
