@@ -8,7 +8,6 @@ import ample.ledger.core.browse.brief.Brief;
 import ample.ledger.core.browse.index.Facet;
 import ample.ledger.core.browse.index.Order;
 import ample.ledger.core.browse.index.TermIndex;
-import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.core.schedule.Section;
 import java.time.DayOfWeek;
 import java.util.ArrayList;
@@ -43,7 +42,7 @@ record Answer(
 
     /** The ledger's own answer, in the words of the others. */
     static Answer of(TermIndex index, Brief brief) {
-        Findings findings = Findings.of(Schedules.now(index), brief);
+        Findings findings = Findings.of(Asker.now(index), brief);
         RunningAccount account = findings.account();
         List<Integer> left = new ArrayList<>(List.of(account.posted() - account.incomplete()));
         account.lines().forEach(line -> left.add(left.get(left.size() - 1) - line.removed()));

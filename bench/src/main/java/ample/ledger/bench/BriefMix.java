@@ -16,7 +16,6 @@ import ample.ledger.core.browse.index.Facet;
 import ample.ledger.core.browse.index.TermIndex;
 import ample.ledger.core.calendar.Days;
 import ample.ledger.core.calendar.WeekHours;
-import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.core.schedule.Schedule;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
@@ -49,7 +48,7 @@ final class BriefMix {
         List<Brief> briefs = new ArrayList<>();
         while (briefs.size() < BRIEFS) {
             Brief brief = mix.brief();
-            if (briefs.size() % 10 == 0 || Findings.count(Schedules.now(index), brief) > 0) {
+            if (briefs.size() % 10 == 0 || Findings.count(Asker.now(index), brief) > 0) {
                 briefs.add(brief);
             }
         }

@@ -7,7 +7,6 @@ import ample.ledger.core.browse.index.Facet;
 import ample.ledger.core.browse.index.Order;
 import ample.ledger.core.browse.index.TermIndex;
 import ample.ledger.core.exchange.ScheduleBundle;
-import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.demo.DemoBundles;
 import java.io.IOException;
 import java.nio.file.Path;
@@ -133,7 +132,7 @@ public class FindBenchmark {
             // Sections by themselves: never fewer than fit with a complete set.
             for (Brief brief : ours.mix.subList(0, COMPARED)) {
                 int alone = peer.answer(brief).fitting();
-                if (alone < Findings.count(Schedules.now(ours.index), brief)) {
+                if (alone < Findings.count(Asker.now(ours.index), brief)) {
                     throw new IllegalStateException("Lucene finds " + alone + " for " + brief);
                 }
             }
@@ -171,7 +170,7 @@ public class FindBenchmark {
     /** What the ledger does for the mix; each part is passed on. */
     static void answer(TermIndex index, List<Brief> mix, Consumer<Object> out) {
         for (Brief brief : mix) {
-            Findings findings = Findings.of(Schedules.now(index), brief);
+            Findings findings = Findings.of(Asker.now(index), brief);
             out.accept(findings.account());
             out.accept(findings.valueCounts());
             out.accept(findings.density());
@@ -210,7 +209,7 @@ public class FindBenchmark {
     @Measurement(iterations = 60)
     public void ledgerOnlyWhatLuceneIsAsked(Ours ours, Blackhole out) {
         for (Brief brief : ours.mix) {
-            Findings findings = Findings.of(Schedules.now(ours.index), brief);
+            Findings findings = Findings.of(Asker.now(ours.index), brief);
             out.consume(findings.size());
             out.consume(findings.valueCounts());
         }

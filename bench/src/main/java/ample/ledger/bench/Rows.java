@@ -4,14 +4,13 @@ import ample.ledger.core.browse.index.Facet;
 import ample.ledger.core.calendar.ClockTime;
 import ample.ledger.core.calendar.Overlaps;
 import ample.ledger.core.calendar.WeekHours;
-import ample.ledger.core.reading.SeatAccount;
-import ample.ledger.core.reading.Status;
+import ample.ledger.core.reading.Readings;
+import ample.ledger.core.reading.StatusReading;
 import ample.ledger.core.schedule.Building;
 import ample.ledger.core.schedule.Meeting;
 import ample.ledger.core.schedule.Place;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -58,8 +57,6 @@ final class Rows {
     /** A section in one of its sets. */
     record Row(int section, int[] members, When itself, When set, int leastOpen, int mostWaiting) {}
 
-    private static final LocalDate TODAY = LocalDate.of(2031, 6, 17);
-
     final Schedule schedule;
     final List<Section> sections;
     final List<Row> rows = new ArrayList<>();
@@ -68,14 +65,16 @@ final class Rows {
     final int[] rank;
     final int[] spread;
     final int[] spreadOfUnqueued;
-    private final SeatAccount[] seats;
+    private final Readings readings;
+    private final StatusReading[] seats;
 
     Rows(Schedule schedule) {
         this.schedule = schedule;
         this.sections = schedule.sections();
+        this.readings = Asker.readings(schedule);
         this.seats = sections.stream()
-                .map(section -> SeatAccount.of(section.pool(), TODAY))
-                .toArray(SeatAccount[]::new);
+                .map(section -> readings.of(section, section.pool()))
+                .toArray(StatusReading[]::new);
         for (Facet facet : Facet.values()) {
             Map<String, Integer> known = new LinkedHashMap<>();
             facet.values(schedule).forEach(value -> known.put(value.code(), known.size()));
@@ -127,7 +126,7 @@ final class Rows {
                             .min()
                             .orElseThrow();
                     int mostWaiting = set.stream()
-                            .mapToInt(member -> seats[place.get(member)].waiting())
+                            .mapToInt(member -> seats[place.get(member)].seats().waiting())
                             .max()
                             .orElseThrow();
                     for (int member : members) {
@@ -187,8 +186,7 @@ final class Rows {
             case LANGUAGE -> Stream.of(section.language().toLanguageTag());
             case MATERIALS -> Stream.of(section.freeMaterials() ? "free" : "paid");
             case STATUS ->
-                Stream.of(Status.of(section, SeatAccount.of(section.pool(), TODAY))
-                        .code());
+                Stream.of(readings.of(section, section.pool()).status().code());
         };
     }
 
@@ -242,7 +240,8 @@ final class Rows {
         int[] spread = new int[sections.size()];
         alternatives.forEach((section, byPlace) -> spread[section] = byPlace.values().stream()
                 .mapToInt(some -> some.values().stream()
-                        .filter(one -> !sections.get(one).cancelled() && seats[one].waiting() <= waiting)
+                        .filter(one -> !sections.get(one).cancelled()
+                                && seats[one].seats().waiting() <= waiting)
                         .mapToInt(one -> seats[one].open())
                         .reduce((one, other) -> one + other)
                         .orElse(-1))

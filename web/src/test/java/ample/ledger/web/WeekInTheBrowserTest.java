@@ -112,7 +112,7 @@ class WeekInTheBrowserTest {
         add(page, ledger, "40723,40274");
         page.navigate(ledger.page("week"));
 
-        assertThat(page.getByText("Nothing: this week will stand.")).isVisible();
+        assertThat(page.getByText("Nothing that is known here.")).isVisible();
         Locator monday = page.locator(".band[data-day=mon]");
         assertThat(monday.getByLabel(Pattern.compile("RHET 205 T2.*first half.*")))
                 .hasCount(1);

@@ -1,5 +1,6 @@
 package ample.ledger.core.plan;
 
+import ample.ledger.core.reading.Status;
 import ample.ledger.core.reading.StatusReading;
 import java.util.List;
 import java.util.function.Function;
@@ -16,11 +17,12 @@ public record FullSection(Attendance attendance, StatusReading reading, List<Swa
         instead = List.copyOf(instead);
     }
 
-    /** Those of a week; what is waited for is not among them, since that is what one does with a full section. */
+    /** Those of a week; what only waits for registration to open is not among them, and what is waited for is not among them, since that is what one does with a full section. */
     public static List<FullSection> of(PlannedWeek week, Function<Attendance, StatusReading> readings) {
         return week.taken().stream()
                 .filter(attendance -> !attendance.section().cancelled())
                 .filter(attendance -> readings.apply(attendance).open() == 0)
+                .filter(attendance -> readings.apply(attendance).status() != Status.NOT_YET_OPEN)
                 .map(attendance -> new FullSection(
                         attendance,
                         readings.apply(attendance),

@@ -110,7 +110,7 @@ public record Load(
 
     /** Of {@code week}, sections that are waited for giving no credit (common practice, no source) but taking their time. */
     public static Load of(PlannedWeek week) {
-        List<Attendance> attended = week.attended();
+        List<Attendance> attended = held(week);
         List<OfTerm> terms = week.posted().ofSeason(week.plan().season()).stream()
                 .map(schedule -> ofTerm(schedule, week))
                 .filter(term -> !term.lines().isEmpty())
@@ -141,7 +141,7 @@ public record Load(
 
     private static OfTerm ofTerm(Schedule schedule, PlannedWeek week) {
         List<Line> lines = new ArrayList<>();
-        for (Attendance attendance : week.attended()) {
+        for (Attendance attendance : held(week)) {
             boolean counted = lines.stream().anyMatch(line -> line.attendance().sameCourse(attendance));
             if (!counted) {
                 line(attendance, schedule, week).ifPresent(lines::add);
@@ -172,9 +172,16 @@ public record Load(
         return credits.map(some -> new Line(attendance, waited ? BigDecimal.ZERO : some, share.isPresent(), waited));
     }
 
+    /** What is cancelled takes no time and gives no credit. */
+    private static List<Attendance> held(PlannedWeek week) {
+        return week.attended().stream()
+                .filter(attendance -> !attendance.section().cancelled())
+                .toList();
+    }
+
     private static List<Week> weeks(PlannedWeek week) {
         Map<LocalDate, int[]> minutes = new TreeMap<>();
-        for (Attendance attendance : week.attended()) {
+        for (Attendance attendance : held(week)) {
             for (Stay stay : attendance.stays()) {
                 stay.dates().stream()
                         .forEach(date -> minutes.computeIfAbsent(monday(date), absent -> new int[1])[0] +=
@@ -183,7 +190,7 @@ public record Load(
         }
         Map<LocalDate, BigDecimal> arranged = new TreeMap<>();
         Map<LocalDate, BigDecimal> study = new TreeMap<>();
-        for (Attendance attendance : week.attended()) {
+        for (Attendance attendance : held(week)) {
             DateRange dates = attendance.section().span().dates();
             if (attendance.leads()) {
                 spread(study, dates, studyAWeek(attendance, week));

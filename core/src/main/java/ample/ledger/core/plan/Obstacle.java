@@ -1,9 +1,13 @@
 package ample.ledger.core.plan;
 
+import ample.ledger.core.requirement.Evaluation;
 import ample.ledger.core.schedule.Campus;
 import ample.ledger.core.schedule.Corequisite;
 import ample.ledger.core.schedule.Equivalent;
+import ample.ledger.core.schedule.LoadRule;
+import ample.ledger.core.schedule.PostedPrerequisite;
 import ample.ledger.core.schedule.Term;
+import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.List;
 
@@ -58,6 +62,34 @@ public sealed interface Obstacle {
 
     /** A course without another that must be taken with it. */
     record LacksCorequisite(Attendance attendance, Corequisite corequisite) implements Obstacle {}
+
+    /**
+     * A prerequisite that is not met, or of which it is not known whether it is.
+     *
+     * @param verdict what the record says; unknown where none was given, or where only people can judge
+     */
+    record LacksPrerequisite(Attendance attendance, PostedPrerequisite prerequisite, Evaluation.Verdict verdict)
+            implements Obstacle {
+        @Override
+        public boolean stops() {
+            return verdict != Evaluation.Verdict.UNKNOWN;
+        }
+    }
+
+    /** More credits in a term than are taken without asking. */
+    record OverLoad(Term term, BigDecimal credits, LoadRule rule) implements Obstacle {}
+
+    /**
+     * A class that is held during an exam of its own course.
+     *
+     * @param held what is held then; the section itself, or a companion
+     */
+    record DuringOwnExam(Attendance exam, Attendance held, LocalDate date) implements Obstacle {
+        @Override
+        public boolean stops() {
+            return false;
+        }
+    }
 
     /** A section on another campus than the student's own. */
     record OtherCampus(Attendance attendance, Campus home) implements Obstacle {

@@ -1,10 +1,13 @@
 package ample.ledger.core.plan;
 
+import ample.ledger.core.requirement.Evaluation;
 import ample.ledger.core.requirement.Grade;
 import ample.ledger.core.requirement.StudentRecord;
 import ample.ledger.core.schedule.Campus;
 import ample.ledger.core.schedule.CampusCode;
 import ample.ledger.core.schedule.Corequisite;
+import ample.ledger.core.schedule.CourseCode;
+import ample.ledger.core.schedule.PostedPrerequisite;
 import ample.ledger.core.schedule.Term;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -51,6 +54,9 @@ public final class Obstacles {
                         found.pairs(),
                         found.companions(),
                         found.corequisites(student.record()),
+                        found.prerequisites(student.record()),
+                        found.overLoads(),
+                        found.duringOwnExams(),
                         found.manyExams().stream(),
                         found.elsewhere(student))
                 .flatMap(Function.identity())
@@ -167,6 +173,46 @@ public final class Obstacles {
                         .filter(corequisite ->
                                 record.filter(some -> passed(some, corequisite)).isEmpty())
                         .map(corequisite -> new Obstacle.LacksCorequisite(attendance, corequisite)));
+    }
+
+    /** Of what a posted schedule leaves to people, and of what no record says anything, it is not known whether it is met. */
+    private Stream<Obstacle> prerequisites(Optional<StudentRecord> record) {
+        return attended.stream()
+                .filter(Attendance::leads)
+                .filter(attendance -> !week.goingOn().contains(attendance))
+                .flatMap(attendance -> attendance.section().course().rules().prerequisites().stream()
+                        .map(posted ->
+                                new Obstacle.LacksPrerequisite(attendance, posted, verdict(attendance, posted, record)))
+                        .filter(lacks -> !lacks.verdict().willDo()));
+    }
+
+    private Evaluation.Verdict verdict(
+            Attendance attendance, PostedPrerequisite posted, Optional<StudentRecord> record) {
+        List<CourseCode> planned = attended.stream()
+                .filter(other -> other.term().code().equals(attendance.term().code()))
+                .map(other -> other.section().course().code())
+                .toList();
+        return record.flatMap(known -> posted.expression()
+                        .map(expression -> new Evaluation(known, planned, attendance.schedule())
+                                .judge(expression)
+                                .verdict()))
+                .orElse(Evaluation.Verdict.UNKNOWN);
+    }
+
+    private Stream<Obstacle> overLoads() {
+        return Load.of(week).terms().stream()
+                .filter(Load.OfTerm::isOverLoad)
+                .map(term -> new Obstacle.OverLoad(
+                        term.schedule().term(), term.credits(), term.overLoad().orElseThrow()));
+    }
+
+    private Stream<Obstacle> duringOwnExams() {
+        return attended.stream()
+                .flatMap(exam -> attended.stream()
+                        .filter(held -> held.equals(exam) || held.sameCourse(exam))
+                        .flatMap(held -> Together.classDuringExam(exam, held)
+                                .map(date -> (Obstacle) new Obstacle.DuringOwnExam(exam, held, date))
+                                .stream()));
     }
 
     private static boolean passed(StudentRecord record, Corequisite corequisite) {

@@ -3,8 +3,11 @@ package ample.ledger.core.plan;
 import ample.ledger.core.schedule.Companion;
 import ample.ledger.core.schedule.CourseCode;
 import ample.ledger.core.schedule.Equivalent;
+import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * Which sections go together: the one rule that a plan is judged by, that weeks are woven by, and that decides what mends a plan.
@@ -53,12 +56,27 @@ public final class Together {
         return Optional.empty();
     }
 
-    /** Whether an exam is at the time of a class of its own course, which then is not held: its teachers see to that. */
+    /** Whether an exam is at the time of a class, not an exam, of its own course: one of the two will not be held, and its teachers know which. */
     static boolean isSeenTo(Clash clash) {
         return clash.exam()
                 && clash.one() instanceof Attendance one
                 && clash.other() instanceof Attendance other
-                && one.sameCourse(other);
+                && one.sameCourse(other)
+                && exams(one).noneMatch(exam -> exams(other).anyMatch(exam::clashes));
+    }
+
+    private static Stream<Stay> exams(Attendance attendance) {
+        return attendance.stays().stream().filter(Stay::exam);
+    }
+
+    /** The first date on which {@code held} has a class during an exam of {@code exam}, the same section or one of its course. */
+    static Optional<LocalDate> classDuringExam(Attendance exam, Attendance held) {
+        return exams(exam)
+                .flatMap(sat -> held.stays().stream()
+                        .filter(stay -> !stay.exam() && stay.clashes(sat))
+                        .flatMap(stay ->
+                                stay.dates().stream().filter(date -> sat.dates().contains(date))))
+                .min(Comparator.naturalOrder());
     }
 
     /** Whether a student can take all of both, of different courses, and go to all of both. */

@@ -81,6 +81,8 @@ class RemedyLawsTest {
                     .filteredOn(obstacle -> !(obstacle instanceof Obstacle.LacksLead
                             || obstacle instanceof Obstacle.LacksCompanion
                             || obstacle instanceof Obstacle.LacksCorequisite
+                            || obstacle instanceof Obstacle.LacksPrerequisite
+                            || obstacle instanceof Obstacle.OverLoad
                             || obstacle instanceof Obstacle.ManyExams))
                     .isSubsetOf(before);
         }

@@ -118,7 +118,7 @@ final class TopicForms {
             case SEATS ->
                 filledIn(
                                 "Seats",
-                                "Seats open to you",
+                                "Seats open",
                                 new Blank("seats", "number", "At least this many seats"),
                                 new Blank("waiting", "number", "At most this many waiting"))
                         .offering(OftenAsked::seats);

@@ -13,6 +13,7 @@ import ample.ledger.core.plan.PlannedWeek;
 import ample.ledger.core.plan.Stay;
 import ample.ledger.core.plan.Swap;
 import ample.ledger.core.plan.Travel;
+import ample.ledger.core.reading.Status;
 import ample.ledger.core.reading.StatusReading;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.web.plan.WeekPage.Remedy;
@@ -77,7 +78,19 @@ final class ObstacleWords {
                 List.of());
     }
 
-    Trouble trouble(FullSection full) {
+    /** @param sentence what it is to who plans */
+    Trouble trouble(FullSection full, String sentence) {
+        Status status = full.reading().status();
+        if (status != Status.FULL && status != Status.FULL_WAITLIST_OPEN) {
+            return trouble(full.attendance() + ": " + sentence, true, "", full.instead());
+        }
+        if (status == Status.FULL && full.reading().seats().waitlistCapacity() == 0) {
+            return trouble(
+                    "%s is full, and keeps no waitlist.".formatted(full.attendance()),
+                    true,
+                    full.instead().isEmpty() ? "No other section of its course that fits has a seat." : "",
+                    full.instead());
+        }
         int waiting = full.reading().seats().waiting();
         String queue =
                 waiting == 0 ? "" : waiting == 1 ? ", and one person waits" : ", and " + waiting + " people wait";
@@ -196,7 +209,28 @@ final class ObstacleWords {
         if (obstacle instanceof Obstacle.LacksCorequisite lacks) {
             return "%s: %s".formatted(lacks.attendance(), lacks.corequisite().sentence());
         }
+        if (obstacle instanceof Obstacle.LacksPrerequisite lacks) {
+            return prerequisite(lacks);
+        }
+        if (obstacle instanceof Obstacle.OverLoad over) {
+            return "%s in %s are over the load, which begins above %s. %s"
+                    .formatted(
+                            Words.credits(over.credits()),
+                            over.term().name(),
+                            Words.credits(over.rule().credits()),
+                            over.rule().meaning().orElse(""))
+                    .strip();
+        }
         return toKnow(obstacle);
+    }
+
+    private static String prerequisite(Obstacle.LacksPrerequisite lacks) {
+        String asks = lacks.attendance() + " needs " + lacks.prerequisite().sentence();
+        return switch (lacks.verdict()) {
+            case UNKNOWN -> asks + " Whether you meet that is not known here.";
+            case NEEDS_PERMISSION -> asks + " Somebody must be asked.";
+            case NOT_MET, MET, IN_PROGRESS, PLANNED -> asks + " Your record does not meet it.";
+        };
     }
 
     private String toKnow(Obstacle obstacle) {
@@ -213,6 +247,13 @@ final class ObstacleWords {
                             other.attendance(),
                             other.attendance().term().name(),
                             Words.dates(other.attendance().section().span().dates()));
+        }
+        if (obstacle instanceof Obstacle.DuringOwnExam during) {
+            return "The exam of %s is held during %s on %s. One of the two will not be held then; its teachers know which."
+                    .formatted(
+                            during.exam(),
+                            during.held().equals(during.exam()) ? "its own class" : during.held(),
+                            Words.date(during.date()));
         }
         if (obstacle instanceof Obstacle.IsCancelled cancelled) {
             return "%s is cancelled.".formatted(cancelled.attendance());

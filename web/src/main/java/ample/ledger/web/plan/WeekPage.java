@@ -58,8 +58,21 @@ public record WeekPage(
     public record Weeks(
             List<WeekOfTerm> scrub, boolean whole, String wholeAddress, String around, List<String> exams) {}
 
-    /** What stops the plan, and what only ought to be known. */
-    public record Wrong(List<Trouble> troubles, List<Trouble> toKnow) {}
+    /**
+     * What stops the plan, and what only ought to be known.
+     *
+     * @param well that nothing does; empty where something does
+     * @param notKnown what it depends on and is not known here; empty where all is
+     * @param record where to say what is on one's record
+     * @param opening when registration opens; empty where it has, or where nothing is to be registered
+     */
+    public record Wrong(
+            List<Trouble> troubles,
+            List<Trouble> toKnow,
+            String well,
+            String notKnown,
+            String record,
+            String opening) {}
 
     /** How much work it is, by term and by week. */
     public record Loads(List<LoadOfTerm> terms, List<String> say, List<LoadWeek> weeks) {}

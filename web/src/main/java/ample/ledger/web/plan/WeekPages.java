@@ -17,7 +17,9 @@ import ample.ledger.core.plan.Stay;
 import ample.ledger.core.plan.SubmissionOrder;
 import ample.ledger.core.plan.Swap;
 import ample.ledger.core.reading.StatusReading;
+import ample.ledger.core.reading.StatusReading.Reason;
 import ample.ledger.core.schedule.EntryNumber;
+import ample.ledger.core.schedule.Opening;
 import ample.ledger.core.schedule.Term;
 import ample.ledger.store.Shares;
 import ample.ledger.web.guest.Kept;
@@ -138,12 +140,31 @@ final class WeekPages {
 
     private WeekPage.Wrong wrong() {
         List<Obstacle> obstacles = Obstacles.of(week, student());
+        List<WeekPage.Trouble> troubles = troubles(Stream.concat(
+                obstacles.stream().filter(Obstacle::stops).map(this::trouble),
+                FullSection.of(week, this::reading).stream().map(this::trouble)));
+        String notKnown = NotKnown.of(obstacles, week, this::reading);
+        String well = notKnown.isEmpty() ? "Nothing: this week will stand." : "Nothing that is known here.";
         return new WeekPage.Wrong(
-                troubles(Stream.concat(
-                        obstacles.stream().filter(Obstacle::stops).map(this::trouble),
-                        FullSection.of(week, this::reading).stream().map(this::trouble))),
-                troubles(
-                        obstacles.stream().filter(obstacle -> !obstacle.stops()).map(this::trouble)));
+                troubles,
+                troubles(obstacles.stream()
+                        .filter(obstacle -> !obstacle.stops() && !NotKnown.is(obstacle))
+                        .map(this::trouble)),
+                troubles.isEmpty() && !week.taken().isEmpty() ? well : "",
+                notKnown,
+                Addresses.with("/record", "back", ask.address()),
+                opening());
+    }
+
+    /** The first opening that is still to come for what is to be registered. */
+    private String opening() {
+        return week.taken().stream()
+                .flatMap(attendance -> reading(attendance).reasons().stream())
+                .filter(Reason.OpensLater.class::isInstance)
+                .map(reason -> ((Reason.OpensLater) reason).opening())
+                .min(Comparator.comparing(Opening::from))
+                .map(opening -> "Registration opens " + SeatWords.opens(opening) + ".")
+                .orElse("");
     }
 
     private WeekPage.Loads loads(Load load) {
@@ -156,7 +177,11 @@ final class WeekPages {
         List<Entry> entries = SubmissionOrder.of(week).stream().map(this::entry).toList();
         return new WeekPage.Sections(
                 entries,
-                entries.stream().map(Entry::entry).collect(Collectors.joining("\n")),
+                SubmissionOrder.of(week).stream()
+                        .map(Attendance::section)
+                        .filter(section -> !section.cancelled())
+                        .map(section -> section.entry().digits())
+                        .collect(Collectors.joining("\n")),
                 week.goingOn().stream().map(this::entry).toList(),
                 week.beside().stream().map(this::entry).toList());
     }
@@ -183,7 +208,7 @@ final class WeekPages {
     }
 
     private Supplier<WeekPage.Trouble> trouble(FullSection full) {
-        return () -> words.trouble(full);
+        return () -> words.trouble(full, seats(full.attendance()).sentence());
     }
 
     /** The first of them; what mends one takes time to find, and nobody mends a hundred. */
@@ -287,7 +312,7 @@ final class WeekPages {
                 sheet(attendance),
                 seats(attendance),
                 attendance.leads(),
-                waited ? "waited for" : "");
+                attendance.section().cancelled() ? "cancelled; not among the numbers" : waited ? "waited for" : "");
     }
 
     private static String sheet(Attendance attendance) {

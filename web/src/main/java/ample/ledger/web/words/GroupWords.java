@@ -7,6 +7,7 @@ import ample.ledger.core.schedule.Programme;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.SeatPool;
 import ample.ledger.core.schedule.StudentGroup;
+import java.util.List;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -25,7 +26,7 @@ public final class GroupWords {
                                 schedule.lists().programmes().stream()
                                         .filter(programme -> group.anyOf().contains(programme.code()))
                                         .map(Programme::name));
-            case LEVEL -> "students in year " + String.join(" or ", group.anyOf());
+            case LEVEL -> "students in " + years(group.anyOf());
             case CAMPUS ->
                 "students of "
                         + joined(
@@ -36,6 +37,19 @@ public final class GroupWords {
                                         .map(Campus::name));
             case COHORT -> "students of the cohort " + String.join(" or ", group.anyOf());
         };
+    }
+
+    /** "year 3", "years 3 to 6", "years 1 or 4". */
+    private static String years(List<String> levels) {
+        List<Integer> years = levels.stream().map(Integer::valueOf).sorted().toList();
+        int first = years.get(0);
+        int last = years.get(years.size() - 1);
+        if (years.size() == 1) {
+            return "year " + first;
+        }
+        return years.size() > 2 && last - first == years.size() - 1
+                ? "years " + first + " to " + last
+                : "years " + String.join(" or ", levels);
     }
 
     /** Codes that nothing posted has a name for stay as they are. */
@@ -51,7 +65,7 @@ public final class GroupWords {
                 .flatMap(reason -> ((Reason.NotForAll) reason).restriction().rule().stream())
                 .map(rule -> (rule.include() ? "" : "all but ") + of(rule.group(), schedule))
                 .distinct()
-                .collect(Collectors.joining(", and only to "));
+                .collect(Collectors.joining(", of those only "));
         return restricted.isEmpty()
                 ? reading.perhapsYours().stream().map(SeatPool.Held::words).collect(Collectors.joining(" or "))
                 : restricted;

@@ -137,7 +137,7 @@ class ObstacleWordsTest {
                         List.of()),
                 List.of());
 
-        Trouble trouble = words(week).trouble(full);
+        Trouble trouble = words(week).trouble(full, "");
 
         assertThat(trouble.words()).isEqualTo(sentence);
         assertThat(trouble.none()).isEqualTo("No other section of its course that fits has a seat.");
