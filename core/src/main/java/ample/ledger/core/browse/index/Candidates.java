@@ -6,7 +6,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Objects;
 import java.util.function.Predicate;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -34,8 +33,8 @@ public final class Candidates {
     private final long[] tops;
     private final int[] longStarts;
 
-    /** By position the section; null where there is no candidate. */
-    private final @Nullable SectionAt[] sectionAt;
+    /** By position the place of the section; −1 where there is no candidate. Numbers, since every count looks here. */
+    private final int[] sectionAt;
 
     /** By position the number of the set. */
     private final int[] setAt;
@@ -51,9 +50,7 @@ public final class Candidates {
         this.plainWords = built.plainWords;
         this.shortWords = built.shortWords;
         this.longStarts = built.longStarts.stream().mapToInt(Integer::intValue).toArray();
-        this.sectionAt = Arrays.stream(built.sectionAt)
-                .mapToObj(section -> section < 0 ? null : new SectionAt(section))
-                .toArray(SectionAt[]::new);
+        this.sectionAt = built.sectionAt;
         this.setAt = built.setAt;
         this.first = built.first;
         this.count = built.count;
@@ -103,7 +100,7 @@ public final class Candidates {
 
     /** The section of a candidate. */
     SectionAt sectionOf(CandidateAt candidate) {
-        return Objects.requireNonNull(sectionAt[candidate.position()]);
+        return new SectionAt(sectionAt[candidate.position()]);
     }
 
     /** The sections of the complete set of a candidate. */

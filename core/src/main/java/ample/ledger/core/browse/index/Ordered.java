@@ -23,7 +23,7 @@ public final class Ordered {
      * seats do not change, and is taken where it is less work.
      */
     public List<SectionAt> first(SectionSet set, int most) {
-        List<CandidateAt> inOrder = moment.index().inOrder(order);
+        CandidatesInOrder inOrder = moment.index().inOrder(order);
         int wanted = Math.min(most, set.size());
         if (inOrder != null
                 && (long) set.size() * set.size() * LOOKS_IN_THE_TIME_OF_KEEPING > (long) wanted * inOrder.size()) {

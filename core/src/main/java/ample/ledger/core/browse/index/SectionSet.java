@@ -45,7 +45,7 @@ public final class SectionSet {
     }
 
     /** The first sections in an order of all, given by their representatives; at most {@code most} of them. */
-    List<SectionAt> first(List<CandidateAt> representativesInOrder, int most) {
+    List<SectionAt> first(CandidatesInOrder representativesInOrder, int most) {
         int wanted = Math.min(most, size);
         List<SectionAt> found = new ArrayList<>(wanted);
         for (int place = 0; found.size() < wanted; place++) {

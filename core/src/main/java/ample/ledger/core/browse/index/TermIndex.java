@@ -53,7 +53,7 @@ public final class TermIndex {
     private final Map<EntryNumber, SectionAt> sectionOfEntry;
     private final CourseWords words;
     private final Map<Object, CandidateSet> kept = new ConcurrentHashMap<>();
-    private final Map<Order, List<CandidateAt>> inOrder = new EnumMap<>(Order.class);
+    private final Map<Order, CandidatesInOrder> inOrder = new EnumMap<>(Order.class);
     private final Map<Order, int[]> ranks = new EnumMap<>(Order.class);
     private final SeatViews seats;
 
@@ -115,11 +115,10 @@ public final class TermIndex {
         }
         inOrder.put(
                 order,
-                Arrays.stream(sorted)
+                new CandidatesInOrder(Arrays.stream(sorted)
                         .mapToObj(SectionAt::new)
                         .map(layout::representative)
-                        .filter(Objects::nonNull)
-                        .toList());
+                        .filter(Objects::nonNull)));
         ranks.put(order, rank);
     }
 
@@ -191,7 +190,7 @@ public final class TermIndex {
     }
 
     /** The representative of every section in an order that seats do not change; null for one that they do. */
-    @Nullable List<CandidateAt> inOrder(Order order) {
+    @Nullable CandidatesInOrder inOrder(Order order) {
         return inOrder.get(order);
     }
 

@@ -92,10 +92,9 @@ class CandidateSetTest {
         assertThat(setA.sizeOfAnd(setB)).isEqualTo(sections(layout, both).size());
         assertThat(setA.sections().sorted()).containsExactlyElementsOf(sections(layout, a));
         assertThat(setA.sections().size()).isEqualTo(setA.size());
-        List<CandidateAt> backwards = IntStream.range(0, layout.sections())
+        CandidatesInOrder backwards = new CandidatesInOrder(IntStream.range(0, layout.sections())
                 .mapToObj(section -> layout.representative(new SectionAt(layout.sections() - 1 - section)))
-                .filter(Objects::nonNull)
-                .toList();
+                .filter(Objects::nonNull));
         assertThat(setA.sections().first(backwards, 2))
                 .containsExactly(sections(layout, a).stream()
                         .sorted(BY_PLACE.reversed())
