@@ -1,0 +1,101 @@
+package ample.ledger.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ample.ledger.core.reading.Status;
+import ample.ledger.web.LedgerInstance.Visitor;
+import ample.ledger.web.RunningLedger.Ledger;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Of one section to one person every page says the same: seats, status, and why. */
+@ExtendWith(RunningLedger.class)
+class PagesAgreeTest {
+
+    /** Restricted, held, full, of another campus, companions and plain ones. */
+    private static final List<String> SECTIONS =
+            List.of("40129", "40136", "40169", "40176", "40190", "40220", "40227", "40448");
+
+    private static final Pattern CELL =
+            Pattern.compile("data-seats=\"(\\d+)\">\\s*<span[^>]*>\\s*<b>(.*?)</b> <span>(.*?)</span>", Pattern.DOTALL);
+    private static final Pattern SENTENCE = Pattern.compile("<p class=\"say\">(.*?)</p>");
+
+    @ParameterizedTest
+    @ValueSource(strings = {"", "wren", "maris", "tamsin", "odo", "bryn"})
+    void everyPageSaysTheSameOfASection(String student, Ledger ledger) throws Exception {
+        Visitor visitor = new Visitor(ledger.root());
+        if (!student.isEmpty()) {
+            visitor.post("/sign-in", "username", student, "password", "neap tide");
+        }
+        String all = String.join(",", SECTIONS);
+
+        Map<String, String> listed = cells(visitor, "/autumn-2031/browse?entry=" + all);
+
+        assertThat(listed.keySet()).containsExactlyInAnyOrderElementsOf(SECTIONS);
+        assertThat(cells(visitor, "/autumn-2031/seats/cells?entries=" + all)).isEqualTo(listed);
+        for (String entry : SECTIONS) {
+            String sheet = body(visitor, "/autumn-2031/section/" + entry);
+            String sentence = first(SENTENCE, sheet);
+            assertThat(body(visitor, "/autumn-2031/line-up?line=" + entry)).contains(sentence);
+            assertThat(body(visitor, "/autumn-2031/browse?entry=" + entry + "&look=" + entry))
+                    .contains(sentence);
+            Matcher course =
+                    Pattern.compile("href=\"(/autumn-2031/course/[^\"]*)\"").matcher(sheet);
+            assertThat(course.find()).isTrue();
+            assertThat(cells(visitor, course.group(1))).contains(Map.entry(entry, listed.get(entry)));
+        }
+        for (Status status : Status.values()) {
+            List<String> found =
+                    cells(visitor, "/autumn-2031/browse?entry=" + all + "&status=" + status.code()).keySet().stream()
+                            .toList();
+            assertThat(found)
+                    .as(status.code())
+                    .containsExactlyInAnyOrderElementsOf(listed.keySet().stream()
+                            .filter(entry -> isSaid(status, listed.get(entry)))
+                            .toList());
+        }
+    }
+
+    /** How a line says it. */
+    private static boolean isSaid(Status status, String words) {
+        return switch (status) {
+            case OPEN -> words.matches("[\\d,]+ of [\\d,]+ open(, .*)?");
+            case OPEN_TO_SOME -> words.matches("[\\d,]+ of [\\d,]+ open to .*");
+            case FULL -> words.startsWith("Full ");
+            case OPEN_BUT_NOT_TO_YOU,
+                    FULL_WAITLIST_OPEN,
+                    CANCELLED,
+                    NOT_YET_OPEN,
+                    CLOSED_TO_LATE_ENTRY,
+                    BY_PERMISSION -> words.toLowerCase(Locale.ROOT).startsWith(status.label() + " ");
+        };
+    }
+
+    private static Map<String, String> cells(Visitor visitor, String path) throws Exception {
+        Map<String, String> cells = new TreeMap<>();
+        Matcher cell = CELL.matcher(body(visitor, path));
+        while (cell.find()) {
+            cells.put(cell.group(1), cell.group(2) + " " + cell.group(3));
+        }
+        return cells;
+    }
+
+    private static String first(Pattern pattern, String text) {
+        Matcher found = pattern.matcher(text);
+        assertThat(found.find()).isTrue();
+        return found.group(1);
+    }
+
+    private static String body(Visitor visitor, String path) throws Exception {
+        var answer = visitor.get(path);
+        assertThat(answer.statusCode()).as(path).isEqualTo(200);
+        return answer.body();
+    }
+}
