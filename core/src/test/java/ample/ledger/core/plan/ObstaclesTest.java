@@ -14,23 +14,15 @@ import ample.ledger.core.calendar.TimeRange;
 import ample.ledger.core.calendar.Timing;
 import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.core.fixtures.SectionBuilder;
-import ample.ledger.core.reading.Readings;
-import ample.ledger.core.reading.StatusReading;
-import ample.ledger.core.requirement.Grade;
-import ample.ledger.core.requirement.StudentRecord;
 import ample.ledger.core.schedule.Building;
 import ample.ledger.core.schedule.CampusCode;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
 import ample.ledger.core.schedule.Term;
 import ample.ledger.core.schedule.TermCode;
-import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
-import java.util.function.Function;
 import net.sf.geographiclib.Geodesic;
 import org.junit.jupiter.api.Test;
 
@@ -152,66 +144,6 @@ class ObstaclesTest {
         });
     }
 
-    @Test
-    void aCorequisiteIsMissedUnlessItWasPassed() {
-        assertThat(obstacles("TIDE 214 T1", "TIDE 214 T1-a"))
-                .filteredOn(ObstaclesTest::isOfCorequisites)
-                .singleElement()
-                .isInstanceOfSatisfying(
-                        Obstacle.LacksCorequisite.class,
-                        lacks -> assertThat(lacks.corequisite().course())
-                                .isEqualTo(PlansOfTheKernel.code("NUMB", "210")));
-        assertThat(withARecordOf("210", "B")).noneMatch(ObstaclesTest::isOfCorequisites);
-        for (String grade : List.of("F", "")) {
-            assertThat(withARecordOf("210", grade))
-                    .as("failed, or going on")
-                    .filteredOn(ObstaclesTest::isOfCorequisites)
-                    .singleElement()
-                    .isInstanceOf(Obstacle.LacksCorequisite.class);
-        }
-        assertThat(withARecordOf("112", "B"))
-                .as("another course")
-                .filteredOn(ObstaclesTest::isOfCorequisites)
-                .hasSize(1);
-    }
-
-    private static boolean isOfCorequisites(Obstacle obstacle) {
-        return obstacle instanceof Obstacle.LacksCorequisite;
-    }
-
-    /** TIDE 214 needs NUMB 112, or a placement in its place. */
-    @Test
-    void aPrerequisiteStopsAPlanWhereItIsKnownNotToBeMet() {
-        assertThat(obstacles("TIDE 214 T1", "TIDE 214 T1-a"))
-                .filteredOn(Obstacle.LacksPrerequisite.class::isInstance)
-                .as("of nobody in particular")
-                .isNotEmpty()
-                .noneMatch(Obstacle::stops);
-        assertThat(withARecordOf("210", "B"))
-                .filteredOn(Obstacle.LacksPrerequisite.class::isInstance)
-                .isNotEmpty()
-                .allMatch(Obstacle::stops);
-        assertThat(withARecordOf("112", "B")).noneMatch(Obstacle.LacksPrerequisite.class::isInstance);
-        assertThat(obstacles("GLAC 120 F1"))
-                .as("what asks for nothing")
-                .noneMatch(Obstacle.LacksPrerequisite.class::isInstance);
-    }
-
-    /** What stands in the way of a course with NUMB 210 alongside, of which this is on the record. */
-    private static List<Obstacle> withARecordOf(String number, String grade) {
-        StudentRecord record = new StudentRecord(
-                Set.of(StudentRecord.Part.values()),
-                List.of(new StudentRecord.Taken(PlansOfTheKernel.code("NUMB", number), Grade.parse(grade))),
-                Optional.of(BigDecimal.ZERO),
-                Optional.empty(),
-                Set.of(),
-                Set.of(),
-                Map.of());
-        return Obstacles.of(
-                week("TIDE 214 T1", "TIDE 214 T1-a"),
-                new Obstacles.Student(Optional.empty(), KERNEL.term(), Optional.of(record)));
-    }
-
     /** An exam at the time of a class of its own course is the teachers' to see to; of another it clashes. */
     @Test
     void examsClashWithEachOtherAndWithWhatIsHeldInOtherCourses() {
@@ -323,26 +255,6 @@ class ObstaclesTest {
                                 Optional.of(new CampusCode("tidewall")), KERNEL.term(), Optional.empty())))
                 .isNotEmpty()
                 .noneMatch(Obstacle::stops);
-    }
-
-    @Test
-    void aFullSectionIsToldUnlessItIsWaitedFor() {
-        Readings readings = Schedules.readings(KERNEL);
-        Function<Attendance, StatusReading> seats = attendance ->
-                readings.of(attendance.section(), attendance.section().pool());
-        Plan plan = plan("TIDE 110 T2", "MYCO 101 X1z");
-
-        assertThat(FullSection.of(week(plan), seats)).singleElement().satisfies(full -> {
-            assertThat(full.attendance()).hasToString("TIDE 110 T2");
-            assertThat(full.reading().seats().waiting()).isEqualTo(7);
-            assertThat(full.instead())
-                    .isNotEmpty()
-                    .allSatisfy(swap -> assertThat(swap.in())
-                            .allMatch(one -> seats.apply(one).open() > 0));
-        });
-        assertThat(FullSection.of(
-                        week(plan.adding(List.of(PlansOfTheKernel.pick("TIDE 110 T2", Standing.WAITED_FOR)))), seats))
-                .isEmpty();
     }
 
     @Test

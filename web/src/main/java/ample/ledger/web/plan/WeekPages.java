@@ -17,9 +17,7 @@ import ample.ledger.core.plan.Stay;
 import ample.ledger.core.plan.SubmissionOrder;
 import ample.ledger.core.plan.Swap;
 import ample.ledger.core.reading.StatusReading;
-import ample.ledger.core.reading.StatusReading.Reason;
 import ample.ledger.core.schedule.EntryNumber;
-import ample.ledger.core.schedule.Opening;
 import ample.ledger.core.schedule.Term;
 import ample.ledger.store.Shares;
 import ample.ledger.web.guest.Kept;
@@ -153,18 +151,7 @@ final class WeekPages {
                 troubles.isEmpty() && !week.taken().isEmpty() ? well : "",
                 notKnown,
                 Addresses.with("/record", "back", ask.address()),
-                opening());
-    }
-
-    /** The first opening that is still to come for what is to be registered. */
-    private String opening() {
-        return week.taken().stream()
-                .flatMap(attendance -> reading(attendance).reasons().stream())
-                .filter(Reason.OpensLater.class::isInstance)
-                .map(reason -> ((Reason.OpensLater) reason).opening())
-                .min(Comparator.comparing(Opening::from))
-                .map(opening -> "Registration opens " + SeatWords.opens(opening) + ".")
-                .orElse("");
+                words.opening());
     }
 
     private WeekPage.Loads loads(Load load) {
