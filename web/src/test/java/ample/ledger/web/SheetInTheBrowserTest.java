@@ -64,7 +64,7 @@ class SheetInTheBrowserTest {
     void statusIsThatOfTheStudentWhoLooks(Tabs tabs, Ledger ledger) {
         Page page = tabs.open();
         page.navigate(ledger.page(YEAR_LONG));
-        assertThat(page.locator("#seats-title ~ .say")).hasText("Open. 3 seats are yours to take.");
+        assertThat(page.locator("#seats-title ~ .say")).hasText("Open to students in years 2 to 6: 3 seats.");
         assertThat(page.locator("#seats-title ~ .hint").first()).containsText("Wed 18 Jun, 8:00 for 1 to 29 credits");
         assertThat(page.getByText("From Sat 2 Aug the 5 seats held")).isVisible();
 
@@ -75,7 +75,8 @@ class SheetInTheBrowserTest {
         page.getByText("Keep this").click();
         assertThat(page.locator("#seats-title ~ .say"))
                 .hasText("Not yet open: registration opens Wed 18 Jun, 8:00 for 1 to 29 credits.");
-        assertThat(page.locator("#seats-title ~ .account tfoot td")).hasText("8");
+        assertThat(page.locator("#seats-title ~ .account tfoot td")).hasText("0");
+        assertThat(page.locator("#seats-title ~ .account tbody tr").last()).containsText("Not yet open");
         assertThat(page.getByText("5 seats are held for Glaciology majors, so for you."))
                 .isVisible();
 
@@ -92,7 +93,7 @@ class SheetInTheBrowserTest {
                     40108 | Full. 8 places of the waitlist are free; 7 people are waiting.
                     40190 | Full. It keeps no waitlist.
                     40148 | Full. It keeps no waitlist.
-                    40539 | Open, but not to you: what is free is held for Boat Building diploma students.
+                    40539 | Open to Boat Building diploma students: 3 seats.
                     40406 | Cancelled. It will not be held.
                     """)
     void statusHasItsReason(String entry, String status, Tabs tabs, Ledger ledger) {
