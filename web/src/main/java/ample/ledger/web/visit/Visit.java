@@ -31,6 +31,7 @@ public final class Visit {
     private final Instant instant;
     private final Kept kept;
     private final Preferences preferences;
+    private final Map<TermCode, Person> people = new ConcurrentHashMap<>();
     private final Map<TermCode, Moment> moments = new ConcurrentHashMap<>();
 
     Visit(Instant instant, Kept kept, Preferences preferences) {
@@ -69,9 +70,10 @@ public final class Visit {
 
     /** Who asks, as far as seats and status of this schedule depend on it. The home campus may be known where no record is. */
     public Person person(Schedule schedule) {
-        Optional<StudentRecord> known =
-                record(schedule).or(() -> preferences.home().map(Visit::ofCampus));
-        return Person.of(schedule, known, now(schedule));
+        return people.computeIfAbsent(
+                schedule.term().code(),
+                term -> Person.of(
+                        schedule, record(schedule).or(() -> preferences.home().map(Visit::ofCampus)), now(schedule)));
     }
 
     private static StudentRecord ofCampus(CampusCode campus) {
