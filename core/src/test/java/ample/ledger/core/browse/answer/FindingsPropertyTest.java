@@ -79,8 +79,9 @@ class FindingsPropertyTest {
     }
 
     private static Arbitrary<Case> cases(Schedule schedule, TermIndex index) {
+        PlainReading plain = new PlainReading(schedule);
         return Combinators.combine(RandomPeople.of(schedule), RandomBriefs.of(schedule))
-                .as((person, brief) -> new Case(schedule, index, person, new PlainReading(person), brief));
+                .as((person, brief) -> new Case(schedule, index, person, plain.as(person), brief));
     }
 
     @Property(tries = 3000, shrinking = ShrinkingMode.OFF)
