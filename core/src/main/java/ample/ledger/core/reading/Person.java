@@ -17,7 +17,7 @@ import java.util.Set;
  * Who asks, and when, as far as it matters to the seats and the status of the sections of one schedule. Two of whom the same is known are
  * equal.
  *
- * @param known whether somebody in particular asks
+ * @param known whether somebody in particular asks, and it is known that registration has opened for them, or when it will
  * @param belongs of the groups that the schedule speaks of, whether the person is one of them; what is not known is missing
  * @param permissions those given, by whose they are
  * @param opened whether registration has opened for them; where that is not known, whether it has opened for anybody
@@ -59,7 +59,7 @@ public record Person(
                 .sorted(Comparator.comparing(Opening::from))
                 .toList();
         return new Person(
-                record.isPresent(),
+                record.isPresent() && (own.isPresent() || later.isEmpty()),
                 belongs,
                 record.map(StudentRecord::permissions).orElse(Set.of()),
                 later.isEmpty() || later.size() < concerning.size(),

@@ -12,9 +12,9 @@ import java.util.List;
  * add, and before registration opens, seats do not matter; permission and restrictions matter where there is a place.
  *
  * @param reasons all that stand in the way, and what will not for long, the one that decides first; none where nothing does
- * @param seats as they stand for this person: seats held for a group that they belong to are not held against them
+ * @param seats as they stand for this person; what is held for a group of theirs is not taken off
  * @param yours seats held for groups that the person belongs to
- * @param perhapsYours seats held for groups of which it is not known whether the person belongs to them
+ * @param perhapsYours seats held for other groups to which they may belong: it is not known
  */
 public record StatusReading(
         Status status,
@@ -68,10 +68,5 @@ public record StatusReading(
 
     private int heldPerhapsYours() {
         return perhapsYours.stream().mapToInt(SeatPool.Held::seats).sum();
-    }
-
-    /** Seats that nobody of those who may take them has taken, whatever keeps the person from them; 0 or more. */
-    public int notOpenToYou() {
-        return status == Status.OPEN || status == Status.OPEN_TO_SOME ? 0 : seats.open();
     }
 }

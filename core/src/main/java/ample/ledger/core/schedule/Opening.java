@@ -14,7 +14,7 @@ import java.util.Optional;
  */
 public record Opening(String code, String name, int leastCredits, Optional<Integer> mostCredits, LocalDateTime from) {
 
-    /** Whether it is that of students who have earned so many credits. */
+    /** Whether a student with so many credits earned may register from then on. */
     public boolean isFor(BigDecimal earned) {
         return earned.compareTo(BigDecimal.valueOf(leastCredits)) >= 0
                 && mostCredits

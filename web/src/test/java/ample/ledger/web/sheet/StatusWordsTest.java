@@ -39,6 +39,9 @@ class StatusWordsTest {
         assertThat(words(OPEN, IN_JULY, Optional.empty()).sentence()).isEqualTo("Open. 6 seats are free.");
         assertThat(words(OPEN, IN_JULY, student(12)).sentence()).isEqualTo("Open. 6 seats are yours to take.");
         assertThat(words(OPEN, IN_JULY, Optional.empty()).besides()).isEmpty();
+        assertThat(words(OPEN, IN_JUNE, withoutCredits()).sentence())
+                .as("registration may not have opened for them")
+                .isEqualTo("Open. 6 seats are free.");
     }
 
     @Test
@@ -144,6 +147,11 @@ class StatusWordsTest {
         Person person = Person.of(KERNEL, student, now);
         StatusReading reading = new Readings(KERNEL, person).of(section, pool);
         return new Said(SeatWords.of(section, reading, person, KERNEL), new StatusWords(reading).besides());
+    }
+
+    private static Optional<StudentRecord> withoutCredits() {
+        return Optional.of(
+                new StudentRecord(Set.of(), List.of(), Optional.empty(), Optional.of(2), Set.of(), Set.of(), Map.of()));
     }
 
     private static Optional<StudentRecord> student(int credits) {
