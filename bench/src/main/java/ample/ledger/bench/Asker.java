@@ -2,6 +2,7 @@ package ample.ledger.bench;
 
 import ample.ledger.core.browse.index.Moment;
 import ample.ledger.core.browse.index.TermIndex;
+import ample.ledger.core.plan.PostedSchedules;
 import ample.ledger.core.reading.Person;
 import ample.ledger.core.reading.Readings;
 import ample.ledger.core.requirement.StudentRecord;
@@ -13,6 +14,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 
 /** For whom everything is found: a student in the second year of Glaciology with 46 credits. */
 final class Asker {
@@ -28,6 +30,9 @@ final class Asker {
             Set.of(),
             Map.of(About.PROGRAMME, Set.of("glaciology")));
 
+    /** Of each schedule that is measured, as if nothing else were posted. */
+    private static final Map<Schedule, PostedSchedules> POSTED = new ConcurrentHashMap<>();
+
     private Asker() {}
 
     static Person of(Schedule schedule) {
@@ -36,7 +41,9 @@ final class Asker {
 
     /** What an index is to them. */
     static Moment now(TermIndex index) {
-        return index.now(of(index.schedule()));
+        return index.now(
+                of(index.schedule()),
+                POSTED.computeIfAbsent(index.schedule(), schedule -> new PostedSchedules(List.of(schedule))));
     }
 
     static Readings readings(Schedule schedule) {

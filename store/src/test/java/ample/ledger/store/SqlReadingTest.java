@@ -164,7 +164,7 @@ class SqlReadingTest {
                     + Math.min(1, seats.atLeast()) + ")))";
         }
         if (condition instanceof ClearOf clear) {
-            return "NOT " + clash(clear, IN_SET.formatted("h"));
+            return "NOT " + apart(clear, IN_SET.formatted("h"));
         }
         if (condition instanceof Dates dates) {
             return "NOT " + breaks(dates, IN_SET.formatted("f"));
@@ -185,7 +185,7 @@ class SqlReadingTest {
             return seatsOver(seats) + " < " + seats.atLeast();
         }
         if (condition instanceof ClearOf clear) {
-            return clash(clear, ITSELF.formatted("h"));
+            return apart(clear, ITSELF.formatted("h"));
         }
         if (condition instanceof Dates dates) {
             return breaks(dates, ITSELF.formatted("f"));
@@ -257,9 +257,8 @@ class SqlReadingTest {
                 + " WHERE a.entry = x.entry GROUP BY a.place) place)";
     }
 
-    private static String clash(ClearOf clear, String scope) {
-        return "EXISTS (SELECT FROM held h JOIN held p ON h.date = p.date AND h.starts < p.ends AND p.starts < h.ends"
-                + " WHERE p.entry IN " + list(clear.plan()) + " AND h.entry <> p.entry AND " + scope + ")";
+    private static String apart(ClearOf clear, String scope) {
+        return "EXISTS (SELECT FROM apart h WHERE h.planned IN " + list(clear.plan()) + " AND " + scope + ")";
     }
 
     private static String breaks(Dates dates, String scope) {

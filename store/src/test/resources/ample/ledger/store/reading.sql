@@ -9,7 +9,7 @@ WHERE m.starts IS NOT NULL;
 
 -- Each timed meeting on each date on which it is held.
 CREATE TEMP TABLE held AS
-SELECT m.entry, g.date::date AS date, m.starts, m.ends
+SELECT m.entry, g.date::date AS date, m.starts, m.ends, m.place, m.building
 FROM meetings m
 JOIN sections s USING (entry)
 JOIN spans p ON (p.term, p.span) = (s.term, s.span),
@@ -22,7 +22,7 @@ WHERE m.starts IS NOT NULL
        OR extract(day FROM date_trunc('week', g.date)
                            - date_trunc('week', coalesce(m.first_day, p.first_day)::timestamp))::int / 7 % 2 = 0)
 UNION ALL
-SELECT entry, date, starts, ends FROM meetings WHERE date IS NOT NULL;
+SELECT entry, date, starts, ends, place, building FROM meetings WHERE date IS NOT NULL;
 
 -- Each section with what it has one of.
 CREATE TEMP TABLE fact AS
@@ -95,6 +95,44 @@ FROM member x
 JOIN member y USING (set)
 LEFT JOIN companions c ON c.entry = y.entry;
 
+-- Each meeting and exam on each date on which it is held, and where somebody has to be.
+CREATE TEMP TABLE stay AS
+SELECT t.entry, t.date, t.starts, t.ends, t.exam, c.campus, b.building, b.latitude, b.longitude
+FROM (SELECT h.entry, h.date, h.starts, h.ends, false AS exam, h.place, h.building FROM held h
+      UNION ALL
+      SELECT entry, date, starts, ends, true, place, building FROM exams) t
+JOIN sections s USING (entry)
+LEFT JOIN buildings b USING (building)
+LEFT JOIN campuses c ON NOT c.remote AND t.place <> 'online' AND c.campus = coalesce(b.campus, s.campus);
+
+-- The two sections of which a plan cannot have both, each way round.
+CREATE TEMP TABLE apart AS
+SELECT one.entry AS planned, other.entry
+FROM sections one
+JOIN sections other ON one.entry <> other.entry
+LEFT JOIN companions c ON c.entry = one.entry
+LEFT JOIN companions d ON d.entry = other.entry
+CROSS JOIN LATERAL (SELECT (one.subject, one.number) = (other.subject, other.number) AS course) same
+WHERE (same.course AND c.choice IS NOT DISTINCT FROM d.choice)
+   OR (one.pool = other.pool AND NOT same.course)
+   OR (c.entry IS NULL AND d.entry IS NULL AND EXISTS (
+        SELECT FROM equivalents e
+        WHERE (e.subject, e.number, e.other_subject, e.other_number)
+              IN ((one.subject, one.number, other.subject, other.number), (other.subject, other.number, one.subject, one.number))))
+   OR EXISTS (
+        SELECT FROM stay x JOIN stay y USING (date)
+        LEFT JOIN journeys j ON (j.from_campus, j.to_campus) IN ((x.campus, y.campus), (y.campus, x.campus))
+        WHERE x.entry = one.entry AND y.entry = other.entry
+          AND (x.starts < y.ends AND y.starts < x.ends AND NOT (same.course AND x.exam <> y.exam)
+               OR x.campus IS NOT NULL AND y.campus IS NOT NULL AND x.building IS DISTINCT FROM y.building
+                  AND greatest(y.starts - x.ends, x.starts - y.ends) >= interval '0'
+                  AND greatest(y.starts - x.ends, x.starts - y.ends) < interval '1 minute' * coalesce(
+                      j.minutes,
+                      -- No way is known where only one of the buildings is.
+                      ceil(6371008.8 / 64.008 * acos(least(1, sind(x.latitude) * sind(y.latitude)
+                           + cosd(x.latitude) * cosd(y.latitude) * cosd(x.longitude - y.longitude)))), 0)));
+
+CREATE INDEX ON apart (planned, entry);
 CREATE INDEX ON member (entry);
 CREATE INDEX ON member (set);
 CREATE INDEX ON fact (entry);

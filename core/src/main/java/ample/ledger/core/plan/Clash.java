@@ -5,7 +5,6 @@ import ample.ledger.core.calendar.Days;
 import ample.ledger.core.calendar.TimeRange;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
@@ -70,22 +69,8 @@ public record Clash(Engagement one, Engagement other, boolean exam, List<Hours> 
                 : Collections.max(minutesByDate().values());
     }
 
-    /** Every clash of meetings and busy times between two of these, in their order; exams are not looked at. */
-    public static List<Clash> among(List<? extends Engagement> engagements) {
-        return all(engagements).stream().filter(clash -> !clash.exam()).toList();
-    }
-
-    /** The same of one of these with one of {@code others}; none of an engagement with itself. */
-    public static List<Clash> between(Collection<? extends Engagement> some, Collection<? extends Engagement> others) {
-        return some.stream()
-                .flatMap(one -> others.stream()
-                        .filter(other -> !other.equals(one))
-                        .flatMap(other -> between(one, other, false).stream()))
-                .toList();
-    }
-
     /** Every clash between two of these, exams included, in their order. Cost: each pair of stays once. */
-    static List<Clash> all(List<? extends Engagement> engagements) {
+    public static List<Clash> all(List<? extends Engagement> engagements) {
         List<Clash> clashes = new ArrayList<>();
         for (int i = 0; i < engagements.size(); i++) {
             for (int j = i + 1; j < engagements.size(); j++) {

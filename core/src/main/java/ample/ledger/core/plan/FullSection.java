@@ -17,12 +17,16 @@ public record FullSection(Attendance attendance, StatusReading reading, List<Swa
         instead = List.copyOf(instead);
     }
 
+    /** Whether no seat is open to who asks; what only waits for their registration to open is not asked. */
+    public static boolean lacksSeat(StatusReading reading) {
+        return reading.open() == 0 && reading.status() != Status.NOT_YET_OPEN;
+    }
+
     /** Those of a week; what only waits for registration to open is not among them, and what is waited for is not among them, since that is what one does with a full section. */
     public static List<FullSection> of(PlannedWeek week, Function<Attendance, StatusReading> readings) {
         return week.taken().stream()
                 .filter(attendance -> !attendance.section().cancelled())
-                .filter(attendance -> readings.apply(attendance).open() == 0)
-                .filter(attendance -> readings.apply(attendance).status() != Status.NOT_YET_OPEN)
+                .filter(attendance -> lacksSeat(readings.apply(attendance)))
                 .map(attendance -> new FullSection(
                         attendance,
                         readings.apply(attendance),

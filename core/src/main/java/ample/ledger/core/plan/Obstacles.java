@@ -1,11 +1,9 @@
 package ample.ledger.core.plan;
 
 import ample.ledger.core.requirement.Evaluation;
-import ample.ledger.core.requirement.Grade;
 import ample.ledger.core.requirement.StudentRecord;
 import ample.ledger.core.schedule.Campus;
 import ample.ledger.core.schedule.CampusCode;
-import ample.ledger.core.schedule.Corequisite;
 import ample.ledger.core.schedule.CourseCode;
 import ample.ledger.core.schedule.PostedPrerequisite;
 import ample.ledger.core.schedule.Term;
@@ -170,8 +168,9 @@ public final class Obstacles {
                 .flatMap(attendance -> attendance.section().course().rules().corequisites().stream()
                         .filter(corequisite ->
                                 week.attended(corequisite.course()).isEmpty())
-                        .filter(corequisite ->
-                                record.filter(some -> passed(some, corequisite)).isEmpty())
+                        .filter(corequisite -> record.filter(
+                                        some -> some.passed().contains(corequisite.course()))
+                                .isEmpty())
                         .map(corequisite -> new Obstacle.LacksCorequisite(attendance, corequisite)));
     }
 
@@ -213,12 +212,6 @@ public final class Obstacles {
                         .flatMap(held -> Together.classDuringExam(exam, held)
                                 .map(date -> (Obstacle) new Obstacle.DuringOwnExam(exam, held, date))
                                 .stream()));
-    }
-
-    private static boolean passed(StudentRecord record, Corequisite corequisite) {
-        return record.courses().stream()
-                .filter(taken -> taken.course().equals(corequisite.course()))
-                .anyMatch(taken -> taken.grade().filter(Grade::passes).isPresent());
     }
 
     private List<Obstacle> manyExams() {

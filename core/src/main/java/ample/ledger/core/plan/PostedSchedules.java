@@ -10,6 +10,7 @@ import ample.ledger.core.schedule.SeasonCode;
 import ample.ledger.core.schedule.Section;
 import ample.ledger.core.schedule.TermCode;
 import java.time.LocalDate;
+import java.util.BitSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -31,6 +32,8 @@ public final class PostedSchedules {
     private final Map<Schedule, Map<EntryNumber, Attendance>> attendances = new ConcurrentHashMap<>();
     private final Map<Schedule, Map<CourseCode, List<List<Attendance>>>> sets = new ConcurrentHashMap<>();
     private final Map<Schedule, Map<String, List<Course>>> coursesByWriting = new ConcurrentHashMap<>();
+    private final Map<Schedule, List<Titled>> titles = new ConcurrentHashMap<>();
+    private final KeptApart keptApart = new KeptApart(this);
 
     /** @param schedules one of each term */
     public PostedSchedules(List<Schedule> schedules) {
@@ -94,6 +97,14 @@ public final class PostedSchedules {
                 .computeIfAbsent(section.entry(), absent -> new Attendance(section, schedule));
     }
 
+    /**
+     * The places, in the order of the schedule, of the sections that do not go into one plan with {@code attendance}, which may be of
+     * another term: see {@link Together#apart}.
+     */
+    public BitSet apartFrom(Attendance attendance, Schedule schedule) {
+        return (BitSet) keptApart.of(attendance, schedule).clone();
+    }
+
     /** The complete sets of a course, the leading section of each first; without sets that hold a cancelled section. */
     public List<List<Attendance>> setsOf(CourseCode course, Schedule schedule) {
         return sets.computeIfAbsent(schedule, absent -> new ConcurrentHashMap<>())
@@ -107,12 +118,45 @@ public final class PostedSchedules {
                                 .toList());
     }
 
+    /** The course of that code, of whatever term posts it. */
+    public Optional<Course> course(CourseCode code) {
+        return byTerm.values().stream()
+                .flatMap(schedule -> schedule.course(code).stream())
+                .findFirst();
+    }
+
     /** The courses of the terms of a season that are written so, with whatever blanks and in whatever case. */
     public List<Course> coursesWritten(String code, SeasonCode season) {
         String wanted = squeezed(code);
         return ofSeason(season).stream()
                 .flatMap(schedule -> coursesByWriting(schedule).getOrDefault(wanted, List.of()).stream())
                 .toList();
+    }
+
+    /**
+     * The courses of the terms of a season with this title, in whatever case; where no title is just this, those with these words in
+     * their titles. One course that several terms post is named once.
+     */
+    public List<Course> coursesTitled(String words, SeasonCode season) {
+        String wanted = words.strip().toLowerCase(Locale.ROOT).replaceAll("\\s+", " ");
+        List<Titled> some = ofSeason(season).stream()
+                .flatMap(schedule -> titles(schedule).stream())
+                .filter(titled -> titled.title().contains(wanted))
+                .toList();
+        List<Titled> exact =
+                some.stream().filter(titled -> titled.title().equals(wanted)).toList();
+        return (exact.isEmpty() ? some : exact)
+                .stream().map(Titled::course).distinct().toList();
+    }
+
+    private record Titled(String title, Course course) {}
+
+    private List<Titled> titles(Schedule schedule) {
+        return titles.computeIfAbsent(
+                schedule,
+                absent -> schedule.courses().stream()
+                        .map(course -> new Titled(course.title().toLowerCase(Locale.ROOT), course))
+                        .toList());
     }
 
     private Map<String, List<Course>> coursesByWriting(Schedule schedule) {

@@ -65,6 +65,13 @@ public final class Together {
                 && exams(one).noneMatch(exam -> exams(other).anyMatch(exam::clashes));
     }
 
+    /** The clashes of two sections that keep them out of one plan. */
+    public static List<Clash> clashes(Attendance one, Attendance other) {
+        return Clash.all(List.of(one, other)).stream()
+                .filter(clash -> !isSeenTo(clash))
+                .toList();
+    }
+
     private static Stream<Stay> exams(Attendance attendance) {
         return attendance.stays().stream().filter(Stay::exam);
     }
@@ -79,13 +86,30 @@ public final class Together {
                 .min(Comparator.naturalOrder());
     }
 
+    /** Why two sections do not go into one plan; empty where they do, and for a section and itself. */
+    public static Optional<Apart> apart(Attendance one, Attendance other, PostedSchedules posted) {
+        if (one.equals(other)) {
+            return Optional.empty();
+        }
+        if (!Engagement.reachable(one, other, posted)) {
+            if (!clashes(one, other).isEmpty()) {
+                return Optional.of(Apart.SAME_TIME);
+            }
+            if (!Travel.notMade(List.of(one, other), posted).isEmpty()) {
+                return Optional.of(Apart.TOO_FAR);
+            }
+        }
+        return ruledOut(one, other)
+                .map(obstacle -> obstacle instanceof Obstacle.SharedListing
+                        ? Apart.ONE_CLASS
+                        : obstacle instanceof Obstacle.SameCourse ? Apart.SAME_COURSE : Apart.CREDIT_ONCE);
+    }
+
     /** Whether a student can take all of both, of different courses, and go to all of both. */
     public static boolean possible(List<Attendance> some, List<Attendance> others, PostedSchedules posted) {
         for (Attendance one : some) {
             for (Attendance other : others) {
-                if (one.sameCourse(other)
-                        || !Engagement.reachable(one, other, posted)
-                        || ruledOut(one, other).isPresent()) {
+                if (one.sameCourse(other) || apart(one, other, posted).isPresent()) {
                     return false;
                 }
             }

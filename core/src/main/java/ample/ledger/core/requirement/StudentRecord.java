@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * What a student has done and is doing, as far as conditions ask for it.
@@ -68,6 +69,14 @@ public record StudentRecord(
                 .flatMap(code -> schedule.course(code).stream())
                 .map(Course::credits)
                 .reduce(BigDecimal.ZERO, BigDecimal::add);
+    }
+
+    /** The courses passed. */
+    public Set<CourseCode> passed() {
+        return courses.stream()
+                .filter(taken -> taken.grade().filter(Grade::passes).isPresent())
+                .map(Taken::course)
+                .collect(Collectors.toUnmodifiableSet());
     }
 
     /** Whether the student is one of {@code group}; empty where the record does not say. */

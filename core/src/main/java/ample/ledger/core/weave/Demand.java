@@ -49,4 +49,7 @@ public sealed interface Demand {
 
     /** That every section fits the brief. */
     record Brief() implements Demand {}
+
+    /** That every section has a seat. */
+    record Seats() implements Demand {}
 }

@@ -55,8 +55,7 @@ public record Impossibility(List<Conflict> conflicts, List<List<Demand>> looseni
                     IntStream.range(0, wants)
                             .map(want -> options.of(want).size())
                             .toArray(),
-                    (one, other) -> options.together(
-                            all.get(one).first(), all.get(other).first()));
+                    (one, other) -> options.together(all.get(one), all.get(other)));
         }
 
         Impossibility result() {

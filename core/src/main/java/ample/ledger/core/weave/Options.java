@@ -3,20 +3,27 @@ package ample.ledger.core.weave;
 import ample.ledger.core.calendar.DateSet;
 import ample.ledger.core.calendar.WeekHours;
 import ample.ledger.core.plan.Attendance;
+import ample.ledger.core.plan.CompleteSets;
 import ample.ledger.core.plan.PostedSchedules;
 import ample.ledger.core.plan.Spot;
 import ample.ledger.core.plan.Stay;
 import ample.ledger.core.plan.Together;
+import ample.ledger.core.schedule.Corequisite;
 import ample.ledger.core.schedule.Course;
+import ample.ledger.core.schedule.CourseCode;
 import ample.ledger.core.schedule.SeasonCode;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.Deque;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -40,14 +47,32 @@ final class Options {
      * Complete sets of one course that are as good as each other: they are held at the same times, can be reached from the
      * same others, and break the same demands.
      *
+     * @param courses of which one is wanted; none for what is kept
      * @param members the first has the fewest points of its own; none where the want is left out
      * @param broken the places among the demands
      */
-    record Option(List<List<Attendance>> members, BitSet broken, Footprint footprint) {
+    record Option(List<Course> courses, List<List<Attendance>> members, BitSet broken, Footprint footprint) {
 
         /** The best of them; empty where the want is left out. */
         List<Attendance> first() {
             return members.isEmpty() ? List.of() : members.get(0);
+        }
+
+        private boolean isFor(CourseCode course) {
+            return courses.stream().anyMatch(wanted -> wanted.code().equals(course));
+        }
+
+        private boolean has(CourseCode course) {
+            return first().stream()
+                    .anyMatch(one -> one.section().course().code().equals(course));
+        }
+
+        /** Whether a course that {@code other} asks for beside it is not what this takes, though it is for that course. */
+        private boolean withholdsFrom(Option other) {
+            return other.first().stream()
+                    .flatMap(one -> one.section().course().rules().corequisites().stream())
+                    .map(Corequisite::course)
+                    .anyMatch(course -> isFor(course) && !other.isFor(course) && !has(course));
         }
     }
 
@@ -58,7 +83,7 @@ final class Options {
         this.wishing = new Wishing(request.wishes());
         List<List<List<Attendance>>> sets = request.wants().stream()
                 .map(want -> want.courses().stream()
-                        .flatMap(course -> setsOf(course, season))
+                        .flatMap(course -> setsOf(course, missing(course, want), season))
                         .toList())
                 .toList();
         this.weeks = new TypicalWeeks(
@@ -70,8 +95,42 @@ final class Options {
         }
     }
 
-    private Stream<List<Attendance>> setsOf(Course course, SeasonCode season) {
-        return posted.ofSeason(season).stream().flatMap(schedule -> posted.setsOf(course.code(), schedule).stream());
+    /** What a course asks for beside it and nobody else brings, each with what that asks for again. */
+    private Set<CourseCode> missing(Course course, Demand.Want want) {
+        Set<CourseCode> missing = new LinkedHashSet<>();
+        Deque<Course> asking = new ArrayDeque<>(List.of(course));
+        while (!asking.isEmpty()) {
+            for (Corequisite corequisite : asking.remove().rules().corequisites()) {
+                CourseCode other = corequisite.course();
+                boolean brought = request.settled().contains(other)
+                        || other.equals(course.code())
+                        || request.wants().stream()
+                                .filter(another -> !another.equals(want))
+                                .flatMap(another -> another.courses().stream())
+                                .anyMatch(wanted -> wanted.code().equals(other));
+                if (!brought && missing.add(other)) {
+                    posted.course(other).ifPresent(asking::add);
+                }
+            }
+        }
+        return missing;
+    }
+
+    /** The complete sets of a course, each with one of every other course that is needed beside it. */
+    private Stream<List<Attendance>> setsOf(Course course, Set<CourseCode> beside, SeasonCode season) {
+        Stream<List<Attendance>> sets = setsOf(course.code(), season);
+        for (CourseCode other : beside) {
+            sets = sets.flatMap(set -> setsOf(other, season)
+                            .filter(more -> Together.possible(set, more, posted))
+                            .map(more ->
+                                    Stream.concat(set.stream(), more.stream()).toList()))
+                    .limit(CompleteSets.MOST_OF_A_COURSE);
+        }
+        return sets;
+    }
+
+    private Stream<List<Attendance>> setsOf(CourseCode course, SeasonCode season) {
+        return posted.ofSeason(season).stream().flatMap(schedule -> posted.setsOf(course, schedule).stream());
     }
 
     List<Demand> demands() {
@@ -93,7 +152,7 @@ final class Options {
 
     /** What stays as it is, as the one option of a group of its own. */
     Option kept() {
-        return new Option(List.of(request.kept()), new BitSet(), weeks.footprint(request.kept(), 0));
+        return new Option(List.of(), List.of(request.kept()), new BitSet(), weeks.footprint(request.kept(), 0));
     }
 
     private List<Option> options(Demand.Want want, List<List<Attendance>> sets) {
@@ -105,10 +164,12 @@ final class Options {
                     .sorted(Comparator.comparingLong(set -> own.getOrDefault(set, 0L)))
                     .toList();
             List<Attendance> first = ordered.get(0);
-            options.add(new Option(ordered, broken(first), weeks.footprint(first, own.getOrDefault(first, 0L))));
+            options.add(new Option(
+                    want.courses(), ordered, broken(first), weeks.footprint(first, own.getOrDefault(first, 0L))));
         }
         if (!want.required()) {
             options.add(new Option(
+                    want.courses(),
                     List.of(),
                     new BitSet(),
                     weeks.footprint(List.of(), LEFT_OUT * wishing.allWeights() * weeks.all())));
@@ -210,7 +271,7 @@ final class Options {
 
     private boolean keeps(List<Attendance> set, Demand demand) {
         if (demand instanceof Demand.Pinned pinned) {
-            return !set.get(0).sameCourse(pinned.section()) || set.contains(pinned.section());
+            return set.stream().noneMatch(pinned.section()::sameCourse) || set.contains(pinned.section());
         }
         if (demand instanceof Demand.Refused refused) {
             return !set.contains(refused.section());
@@ -224,7 +285,14 @@ final class Options {
             return set.stream().noneMatch(attendance -> attendance.clashes(busy.time()));
         }
         if (demand instanceof Demand.Kept kept) {
-            return together(set, List.of(kept.section()));
+            return Together.possible(set, List.of(kept.section()), posted);
+        }
+        if (demand instanceof Demand.Seats) {
+            return request.seated()
+                    .filter(seated -> !set.stream()
+                            .allMatch(
+                                    one -> seated.test(one) || request.pinned().contains(one)))
+                    .isEmpty();
         }
         return demand instanceof Demand.Want
                 || request.brief()
@@ -232,8 +300,19 @@ final class Options {
                         .isEmpty();
     }
 
-    /** Whether a student can take both and go to both. */
-    boolean together(List<Attendance> some, List<Attendance> others) {
-        return Together.possible(some, others, posted);
+    /** Whether a student can take both and go to both. What both bring since both need it beside them is taken once. */
+    boolean together(Option one, Option other) {
+        List<Attendance> shared =
+                one.first().stream().filter(other.first()::contains).toList();
+        return (shared.isEmpty() || !one.first().get(0).sameCourse(other.first().get(0)))
+                && !one.withholdsFrom(other)
+                && !other.withholdsFrom(one)
+                && Together.possible(without(shared, one), without(shared, other), posted);
+    }
+
+    private static List<Attendance> without(List<Attendance> shared, Option option) {
+        return shared.isEmpty()
+                ? option.first()
+                : option.first().stream().filter(one -> !shared.contains(one)).toList();
     }
 }

@@ -29,7 +29,7 @@ public record Weave(
 
     /** All sections of it, in the order of the wants. */
     public List<Attendance> sections() {
-        return sets.stream().flatMap(List::stream).toList();
+        return sets.stream().flatMap(List::stream).distinct().toList();
     }
 
     /** How many weeks there are that differ from it only in sections of the same times, itself included. */

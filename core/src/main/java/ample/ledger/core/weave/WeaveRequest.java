@@ -3,9 +3,11 @@ package ample.ledger.core.weave;
 import ample.ledger.core.calendar.WeekHours;
 import ample.ledger.core.plan.Attendance;
 import ample.ledger.core.plan.BusyTime;
+import ample.ledger.core.schedule.CourseCode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Predicate;
 import java.util.function.ToIntFunction;
 
@@ -18,6 +20,8 @@ import java.util.function.ToIntFunction;
  * @param brief what every section has to meet; empty for nothing
  * @param wishes the weightiest first, each weighing twice the next
  * @param safeSeats seats open to the student now in a section, none while people wait
+ * @param seated whether a section has a seat for the student; empty to weave with full sections too. Pinned ones need none
+ * @param settled courses that need not be woven where another asks for them beside it: they are passed, or in the plan
  */
 public record WeaveRequest(
         List<Demand.Want> wants,
@@ -28,7 +32,9 @@ public record WeaveRequest(
         List<BusyTime> busy,
         Optional<Predicate<Attendance>> brief,
         List<Wish> wishes,
-        ToIntFunction<Attendance> safeSeats) {
+        ToIntFunction<Attendance> safeSeats,
+        Optional<Predicate<Attendance>> seated,
+        Set<CourseCode> settled) {
 
     /** More wants than these are not woven. */
     public static final int MOST_WANTS = 14;
@@ -44,6 +50,7 @@ public record WeaveRequest(
         kept = List.copyOf(kept);
         busy = List.copyOf(busy);
         wishes = List.copyOf(wishes);
+        settled = Set.copyOf(settled);
     }
 
     /** Of nothing but courses that are all required. */
@@ -57,7 +64,9 @@ public record WeaveRequest(
                 List.of(),
                 Optional.empty(),
                 wishes,
-                attendance -> Wish.SAFE_SEATS);
+                attendance -> Wish.SAFE_SEATS,
+                Optional.empty(),
+                Set.of());
     }
 
     /** Everything that a week has to keep to: the wants first, then the rest. */
@@ -69,6 +78,7 @@ public record WeaveRequest(
         closed.stretches().forEach(hours -> demands.add(new Demand.Closed(hours)));
         busy.forEach(time -> demands.add(new Demand.Busy(time)));
         brief.ifPresent(predicate -> demands.add(new Demand.Brief()));
+        seated.ifPresent(predicate -> demands.add(new Demand.Seats()));
         return demands;
     }
 }

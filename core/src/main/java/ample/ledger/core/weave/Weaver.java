@@ -182,7 +182,7 @@ public final class Weaver {
         others.remove(best);
         List<List<Attendance>> members = new ArrayList<>(best.members());
         others.forEach(option -> members.addAll(option.members()));
-        return new Options.Option(members, best.broken(), best.footprint());
+        return new Options.Option(best.courses(), members, best.broken(), best.footprint());
     }
 
     private Compatibility compatibility(List<List<Options.Option>> some) {
@@ -191,8 +191,7 @@ public final class Weaver {
         int kept = all.size() - 1;
         return new Compatibility(
                 some.stream().mapToInt(List::size).toArray(),
-                (one, other) -> other == kept
-                        || options.together(all.get(one).first(), all.get(other).first()));
+                (one, other) -> other == kept || options.together(all.get(one), all.get(other)));
     }
 
     private Weave weave(BestWeeks.Found found) {

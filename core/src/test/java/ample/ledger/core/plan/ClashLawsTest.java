@@ -24,8 +24,8 @@ class ClashLawsTest {
         for (Attendance one : all) {
             for (Attendance other : all) {
                 if (one.section().entry().compareTo(other.section().entry()) < 0) {
-                    List<Clash> there = Clash.between(List.of(one), List.of(other));
-                    List<Clash> back = Clash.between(List.of(other), List.of(one));
+                    List<Clash> there = Clash.all(List.of(one, other));
+                    List<Clash> back = Clash.all(List.of(other, one));
                     assertThat(there).hasSameSizeAs(back);
                     Map<LocalDate, Integer> counted = minutesTogether(one, other);
                     assertThat(there.isEmpty()).isEqualTo(counted.isEmpty());

@@ -51,23 +51,8 @@ class ClashTest {
         assertThat(clashes(first, half("CART 210", FIRST_HALF))).hasSize(1);
     }
 
-    @Test
-    void sectionsAreComparedWithOthersButNotWithThemselves() {
-        Section mine =
-                section("TIDE 214").entry("40001").meets("Mon", "9:30-10:50").build();
-        Section one =
-                section("LIMN 130").entry("40002").meets("Mon", "10:30-12:20").build();
-        Section clear =
-                section("NUMB 112").entry("40003").meets("Tue", "10:30-12:20").build();
-
-        assertThat(Clash.between(
-                        Attendance.of(List.of(one, clear, mine), KERNEL), Attendance.of(List.of(mine), KERNEL)))
-                .singleElement()
-                .satisfies(clash -> assertThat(clash.one()).isEqualTo(new Attendance(one, KERNEL)));
-    }
-
     private static List<Clash> clashes(Section... sections) {
-        return Clash.among(Attendance.of(List.of(sections), KERNEL));
+        return Clash.all(Attendance.of(List.of(sections), KERNEL));
     }
 
     private static Section half(String course, DateRange dates) {

@@ -45,6 +45,9 @@ record PlainWeaving(Schedule schedule, WeaveRequest request) {
         }
         Course course = request.wants().get(begun.size()).courses().get(0);
         for (List<Section> set : sets(course)) {
+            boolean seated = request.seated()
+                    .filter(has -> !set.stream().allMatch(section -> has.test(new Attendance(section, schedule))))
+                    .isEmpty();
             boolean closed = set.stream()
                     .anyMatch(section -> WeekHours.of(section.timings()).meets(request.closed()));
             Set<Object> held = begun.stream()
@@ -54,7 +57,7 @@ record PlainWeaving(Schedule schedule, WeaveRequest request) {
             boolean clash = set.stream()
                     .flatMap(section -> minutesHeld(section).stream())
                     .anyMatch(held::contains);
-            if (!closed && !clash) {
+            if (seated && !closed && !clash) {
                 List<List<Section>> more = new ArrayList<>(begun);
                 more.add(set);
                 tryAll(more, found);

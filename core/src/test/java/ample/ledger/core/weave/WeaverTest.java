@@ -11,6 +11,7 @@ import ample.ledger.core.fixtures.SectionBuilder;
 import ample.ledger.core.plan.Attendance;
 import ample.ledger.core.plan.BusyTime;
 import ample.ledger.core.plan.PostedSchedules;
+import ample.ledger.core.schedule.CourseCode;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.SeasonCode;
 import ample.ledger.core.schedule.Section;
@@ -23,6 +24,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import net.jqwik.api.Arbitrary;
@@ -67,7 +69,9 @@ class WeaverTest {
                 List.of(),
                 Optional.empty(),
                 wishes.subList(0, dice.nextInt(4)),
-                attendance -> seats.get(attendance.section()));
+                attendance -> seats.get(attendance.section()),
+                dice.nextBoolean() ? Optional.empty() : Optional.of(attendance -> seats.get(attendance.section()) > 0),
+                Set.of());
 
         Weaver.Woven woven = Weaver.weave(request, new SeasonCode("autumn-2031"), posted(schedule), 20, Watch.NOBODY);
         Map<Object, Long> all = new PlainWeaving(schedule, request).all();
@@ -231,7 +235,9 @@ class WeaverTest {
                 List.of(),
                 Optional.empty(),
                 List.of(),
-                attendance -> 3);
+                attendance -> 3,
+                Optional.empty(),
+                Set.of());
 
         Impossibility why = Weaver.whyNone(request, new SeasonCode("autumn-2031"), posted(schedule));
 
@@ -245,6 +251,52 @@ class WeaverTest {
                 .allSatisfy(loosening -> assertThat(loosening).hasSize(2));
     }
 
+    @Example
+    void whatIsAskedForBesideACourseIsWovenWithIt() {
+        Schedule schedule = Schedules.of(
+                one("TIDE 214", 1)
+                        .takenWith("LIMN 130")
+                        .meets("Mon", "9:00-9:50")
+                        .build(),
+                one("LIMN 130", 2).meets("Mon", "9:30-10:20").build(),
+                one("LIMN 130", 3).meets("Tue", "9:30-10:20").build(),
+                one("NUMB 112", 4)
+                        .takenWith("LIMN 130")
+                        .meets("Wed", "9:30-10:20")
+                        .build());
+        Demand.Want tide = want(schedule, true, "TIDE 214");
+        Demand.Want numb = want(schedule, true, "NUMB 112");
+
+        assertThat(woven(schedule, Set.of(), tide)).containsExactly("[TIDE 214 S1, LIMN 130 S3]");
+        assertThat(woven(schedule, Set.of(), tide, want(schedule, false, "LIMN 130")))
+                .as("wanted by itself, and then not left out")
+                .containsExactly("[TIDE 214 S1, LIMN 130 S3]");
+        assertThat(woven(schedule, Set.of(), tide, numb))
+                .as("asked for by both")
+                .containsExactly("[TIDE 214 S1, LIMN 130 S3, NUMB 112 S4]");
+        assertThat(woven(schedule, Set.of(schedule.sections().get(1).course().code()), tide))
+                .as("passed before")
+                .containsExactly("[TIDE 214 S1]");
+    }
+
+    private static List<String> woven(Schedule schedule, Set<CourseCode> settled, Demand.Want... wants) {
+        WeaveRequest request = new WeaveRequest(
+                List.of(wants),
+                List.of(),
+                List.of(),
+                List.of(),
+                WeekHours.NONE,
+                List.of(),
+                Optional.empty(),
+                List.of(),
+                attendance -> 3,
+                Optional.empty(),
+                settled);
+        return Weaver.weave(request, new SeasonCode("autumn-2031"), posted(schedule), 9, Watch.NOBODY).best().stream()
+                .map(week -> week.sections().toString())
+                .toList();
+    }
+
     private static List<String> sections(
             Schedule schedule, List<Attendance> pinned, List<Attendance> refused, List<BusyTime> busy, String not) {
         WeaveRequest request = new WeaveRequest(
@@ -256,7 +308,9 @@ class WeaverTest {
                 busy,
                 Optional.of(attendance -> !attendance.section().code().equals(not)),
                 List.of(),
-                attendance -> 3);
+                attendance -> 3,
+                Optional.empty(),
+                Set.of());
         return Weaver.weave(request, new SeasonCode("autumn-2031"), posted(schedule), 9, Watch.NOBODY).best().stream()
                 .flatMap(week -> week.sections().stream())
                 .map(Object::toString)

@@ -168,6 +168,7 @@ public record BrowsePage(
      * @param changed what is different from the edition before; empty for nothing
      * @param picked how forms send it
      * @param kept whether it is in the visitor's week
+     * @param inTheWay what of the visitor's week it does not go with: "clashes with GLAC 111 F1 of your week"; empty for nothing
      * @param look opens it in place, or closes it; null where nothing does
      * @param essentials what it opens to; null while closed
      */
@@ -192,6 +193,7 @@ public record BrowsePage(
             @Nullable String look,
             String picked,
             boolean kept,
+            String inTheWay,
             @Nullable Essentials essentials) {}
 
     /** The essentials of a sheet, in place. */

@@ -18,6 +18,7 @@ import ample.ledger.web.term.Addresses;
 import ample.ledger.web.term.ChangeWords;
 import ample.ledger.web.term.Picked;
 import ample.ledger.web.term.PostedTerm;
+import ample.ledger.web.visit.InTheWay;
 import ample.ledger.web.visit.Visit;
 import ample.ledger.web.words.CodeWords;
 import ample.ledger.web.words.SeatWords;
@@ -41,6 +42,7 @@ public final class LineWords {
     private final Strip.Ground ground;
     private final Set<Option> options;
     private final Set<EntryNumber> week;
+    private final InTheWay inTheWay;
     private final ChangeWords changes;
 
     /** What is different from the plain line of one term's list. */
@@ -60,6 +62,7 @@ public final class LineWords {
         this.posted = posted;
         this.changes = new ChangeWords(posted, visit.preferences().clock());
         this.schedule = posted.schedule();
+        this.inTheWay = visit.inTheWay(schedule);
         this.preferences = visit.preferences();
         this.addresses = addresses;
         this.ground = ground;
@@ -161,6 +164,9 @@ public final class LineWords {
                         ? Picked.elsewhere(posted.edition().term(), section.entry())
                         : section.entry().toString(),
                 week.contains(section.entry()),
+                week.contains(section.entry()) || section.cancelled()
+                        ? ""
+                        : inTheWay.words(visit.posted().attendance(section, schedule)),
                 open ? essentials(section) : null);
     }
 

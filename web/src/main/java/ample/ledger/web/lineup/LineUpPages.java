@@ -4,6 +4,7 @@ import ample.ledger.core.browse.brief.Brief;
 import ample.ledger.core.calendar.Days;
 import ample.ledger.core.plan.Attendance;
 import ample.ledger.core.plan.Clash;
+import ample.ledger.core.plan.PostedSchedules;
 import ample.ledger.core.reading.ClassHours;
 import ample.ledger.core.schedule.PostedPrerequisite;
 import ample.ledger.core.schedule.Schedule;
@@ -15,6 +16,7 @@ import ample.ledger.web.lineup.LineUpPage.Same;
 import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Addresses;
 import ample.ledger.web.term.PostedTerm;
+import ample.ledger.web.visit.InTheWay;
 import ample.ledger.web.visit.Visit;
 import ample.ledger.web.words.CodeWords;
 import ample.ledger.web.words.SeatWords;
@@ -73,8 +75,11 @@ final class LineUpPages {
                 Brief.EVERYTHING,
                 preferences.week());
         List<Row> rows = rows();
-        List<Clash> among = Clash.among(Attendance.of(sections, schedule));
-        List<Clash> withWeek = Clash.between(Attendance.of(sections, schedule), Attendance.of(rest, schedule));
+        PostedSchedules all = visit.posted();
+        List<Attendance> shown = sections.stream()
+                .map(section -> all.attendance(section, schedule))
+                .toList();
+        InTheWay inTheWay = visit.inTheWay(schedule).without(shown);
         return new LineUpPage(
                 schedule.term().code().text(),
                 schedule.term().name(),
@@ -95,15 +100,17 @@ final class LineUpPages {
                 sections.stream().map(section -> column(section, ground)).toList(),
                 Strip.of(rest, ground),
                 Strip.of(Stream.concat(sections.stream(), rest.stream()).toList(), ground),
-                Strip.ofClashes(Stream.concat(among.stream(), withWeek.stream()).toList(), ground),
+                Strip.ofClashes(
+                        Stream.concat(Clash.all(shown).stream(), shown.stream().flatMap(inTheWay::clashes))
+                                .filter(clash -> !clash.exam())
+                                .toList(),
+                        ground),
                 rows.stream().filter(row -> !same(row)).toList(),
                 rows.stream()
                         .filter(LineUpPages::same)
                         .map(row -> new Same(row.label(), row.cells().get(0)))
                         .toList(),
-                Stream.concat(
-                                among.stream().map(Words::clash),
-                                withWeek.stream().map(clash -> Words.clash(clash, " of your week")))
+                Stream.concat(InTheWay.among(shown, all), shown.stream().flatMap(inTheWay::sentences))
                         .toList(),
                 Addresses.with(
                         "/" + schedule.term().code() + "/week?weave=1",

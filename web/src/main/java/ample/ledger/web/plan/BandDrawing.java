@@ -298,9 +298,22 @@ final class BandDrawing {
         return rows;
     }
 
+    /** What has no set time in the plan, and then in each woven week beside it. */
     private List<Bands.Untimed> untimed() {
+        List<Bands.Untimed> untimed = new ArrayList<>(untimed(week.attended(), 0));
+        for (int weave = 1; weave <= weaves.size(); weave++) {
+            untimed.addAll(untimed(
+                    weaves.get(weave - 1).sections().stream()
+                            .filter(attendance -> !week.attended().contains(attendance))
+                            .toList(),
+                    weave));
+        }
+        return untimed;
+    }
+
+    private List<Bands.Untimed> untimed(List<Attendance> some, int weave) {
         List<Bands.Untimed> untimed = new ArrayList<>();
-        for (Attendance attendance : week.attended()) {
+        for (Attendance attendance : some) {
             BigDecimal hours = attendance.section().meetings().stream()
                     .map(Meeting::timing)
                     .filter(this::isInWeek)
@@ -315,7 +328,11 @@ final class BandDrawing {
                         tones.style(attendance) + (ask.at().equals(token) ? " selected" : ""),
                         scale.share(Math.min(scale.minutes(), hours.doubleValue() * 60)),
                         attendance + ", no set time, " + aWeek,
-                        ask.at(ask.at().equals(token) ? "" : token).address()));
+                        weave > 0
+                                ? null
+                                : ask.at(ask.at().equals(token) ? "" : token).address(),
+                        weave,
+                        weave > 0 && ask.weave().shown() == weave));
             }
         }
         return untimed;

@@ -2,6 +2,7 @@ package ample.ledger.web.plan;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The week as it is drawn: a band for each day, hours from left to right. Across, measures are shares of the width in per cent; down,
@@ -125,6 +126,20 @@ public record Bands(int from, int to, List<Hour> hours, List<Band> days, List<Un
      */
     public record Row(String when, String name, String more, String style, boolean attended, String address) {}
 
-    /** Something without a set time. */
-    public record Untimed(String name, String hours, String style, String width, String label, String address) {}
+    /**
+     * Something without a set time.
+     *
+     * @param address selects it; null in a preview
+     * @param weave the number of the woven week that it is a preview of; 0 for what is in the plan
+     * @param shown whether that week is drawn
+     */
+    public record Untimed(
+            String name,
+            String hours,
+            String style,
+            String width,
+            String label,
+            @Nullable String address,
+            int weave,
+            boolean shown) {}
 }

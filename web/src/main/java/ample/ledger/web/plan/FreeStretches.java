@@ -9,16 +9,12 @@ import ample.ledger.core.calendar.Days;
 import ample.ledger.core.calendar.TimeRange;
 import ample.ledger.core.calendar.WeekHours;
 import ample.ledger.core.plan.PlannedWeek;
-import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Term;
 import ample.ledger.web.term.Addresses;
 import java.time.DayOfWeek;
 import java.time.LocalTime;
 import java.util.ArrayList;
-import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Set;
-import java.util.stream.Collectors;
 
 /** Where nothing stands in a band for long enough to take something, with the brief that finds what fits there. */
 record FreeStretches(PlannedWeek week, Term term, ClockStyle clock, HourScale scale) {
@@ -72,10 +68,6 @@ record FreeStretches(PlannedWeek week, Term term, ClockStyle clock, HourScale sc
     private Brief fitting(DayOfWeek day, int begins, int ends) {
         WeekHours closed = WeekHours.of(day, 0, MIDNIGHT).minus(WeekHours.of(day, begins, ends));
         Brief brief = Brief.of(new OnDays(OnDays.Rule.ANY, Days.of(day)), new Closed(closed));
-        Set<EntryNumber> entries = week.attended().stream()
-                .filter(attendance -> attendance.term().code().equals(term.code()))
-                .map(attendance -> attendance.section().entry())
-                .collect(Collectors.toCollection(LinkedHashSet::new));
-        return entries.isEmpty() ? brief : brief.with(new ClearOf(entries));
+        return ClearOf.of(week.attended(), term.code()).map(brief::with).orElse(brief);
     }
 }

@@ -16,6 +16,7 @@ import org.springframework.util.MultiValueMap;
  * @param refused entry numbers with commas between
  * @param closed hours, as in “fri, mon 9:00-12:00”
  * @param brief the address of a brief that every section must meet; empty for none
+ * @param full whether full sections are woven too, to wait for
  * @param most how many weeks are shown
  * @param shown which of them is drawn into the plan, counted from 1; 0 for none
  */
@@ -27,6 +28,7 @@ record WeaveAsk(
         String refused,
         String closed,
         String brief,
+        boolean full,
         int most,
         int shown) {
 
@@ -47,6 +49,7 @@ record WeaveAsk(
                 WeekAsk.first(parameters, "refuse"),
                 WeekAsk.first(parameters, "closed"),
                 WeekAsk.first(parameters, "brief"),
+                !WeekAsk.first(parameters, "full").isEmpty(),
                 WeekAsk.first(parameters, "most").equals("20") ? MANY : FEW,
                 WeekAsk.first(parameters, "show").matches("[0-9]{1,2}")
                         ? Integer.parseInt(WeekAsk.first(parameters, "show"))
@@ -61,11 +64,11 @@ record WeaveAsk(
     }
 
     WeaveAsk showing(int which) {
-        return new WeaveAsk(asked, courses, wishes, pinned, refused, closed, brief, most, which);
+        return new WeaveAsk(asked, courses, wishes, pinned, refused, closed, brief, full, most, which);
     }
 
     WeaveAsk more() {
-        return new WeaveAsk(asked, courses, wishes, pinned, refused, closed, brief, MANY, shown);
+        return new WeaveAsk(asked, courses, wishes, pinned, refused, closed, brief, full, MANY, shown);
     }
 
     Stream<Map.Entry<String, String>> parameters() {
@@ -80,6 +83,7 @@ record WeaveAsk(
                                 Map.entry("refuse", refused),
                                 Map.entry("closed", closed),
                                 Map.entry("brief", brief),
+                                Map.entry("full", full ? "1" : ""),
                                 Map.entry("most", most == MANY ? "20" : ""),
                                 Map.entry("show", shown == 0 ? "" : String.valueOf(shown))))
                 .flatMap(some -> some);

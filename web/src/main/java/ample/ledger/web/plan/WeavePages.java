@@ -263,6 +263,7 @@ class WeavePages {
                     weave.refused(),
                     weave.closed(),
                     weave.brief(),
+                    weave.full(),
                     weave.most(),
                     weave.shown());
             return new WeavePage(

@@ -4,6 +4,7 @@ import ample.ledger.core.browse.answer.Findings;
 import ample.ledger.core.browse.brief.BriefAddress;
 import ample.ledger.core.calendar.WeekHours;
 import ample.ledger.core.plan.Attendance;
+import ample.ledger.core.plan.FullSection;
 import ample.ledger.core.plan.PlannedWeek;
 import ample.ledger.core.plan.PostedSchedules;
 import ample.ledger.core.reading.StatusReading;
@@ -30,6 +31,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Predicate;
 import java.util.function.ToIntFunction;
 import java.util.stream.Collectors;
@@ -47,6 +49,12 @@ final class WeaveReading {
     private static final String IF_IT_FITS = " if it fits";
     private static final int MOST_PEOPLE = 12;
 
+    /** Commas in one title. */
+    private static final int MOST_COMMAS = 2;
+
+    /** Courses named when it is not clear which is meant. */
+    private static final int MOST_MEANT = 6;
+
     private final Terms terms;
     private final WeekAsk ask;
     private final WeaveAsk weave;
@@ -55,6 +63,7 @@ final class WeaveReading {
     private final List<Schedule> season;
     private final List<String> faults = new ArrayList<>();
     private final String courses;
+    private final List<String> wanted;
     private final Visit visit;
 
     WeaveReading(Terms terms, WeekAsk ask, PlannedWeek week, Visit visit) {
@@ -66,6 +75,7 @@ final class WeaveReading {
         this.posted = week.posted();
         this.season = posted.ofSeason(week.plan().season());
         this.courses = weave.courses().isEmpty() && !weave.asked() ? ofPlan() : weave.courses();
+        this.wanted = readWanted();
     }
 
     /** The courses as they were typed; those of the plan where nothing is to be woven yet. */
@@ -103,7 +113,7 @@ final class WeaveReading {
     /** What is wanted; what cannot be read of it becomes a fault. */
     List<Demand.Want> wants() {
         List<Demand.Want> wants = new ArrayList<>();
-        for (String text : parts(courses)) {
+        for (String text : wanted) {
             List<Course> found =
                     codes(text).flatMap(code -> course(code).stream()).toList();
             if (!found.isEmpty()) {
@@ -118,6 +128,26 @@ final class WeaveReading {
         return wants;
     }
 
+    /** What was typed between commas, a title that has commas of its own in one. */
+    private List<String> readWanted() {
+        List<String> pieces = parts(courses);
+        List<String> found = new ArrayList<>();
+        int from = 0;
+        while (from < pieces.size()) {
+            int to = Math.min(pieces.size(), from + MOST_COMMAS + 1);
+            while (to > from + 1 && !namesSome(String.join(", ", pieces.subList(from, to)))) {
+                to--;
+            }
+            found.add(String.join(", ", pieces.subList(from, to)));
+            from = to;
+        }
+        return found;
+    }
+
+    private boolean namesSome(String text) {
+        return codes(text).noneMatch(title -> named(title).isEmpty());
+    }
+
     private static boolean ifItFits(String text) {
         return text.toLowerCase(Locale.ROOT).endsWith(IF_IT_FITS);
     }
@@ -128,15 +158,29 @@ final class WeaveReading {
         return Arrays.stream(said.split("(?i)\\s+or\\s+"));
     }
 
-    private List<Course> named(String code) {
-        return posted.coursesWritten(code, week.plan().season());
+    /** The courses that a code or a title names. */
+    private List<Course> named(String text) {
+        List<Course> written = posted.coursesWritten(text, week.plan().season());
+        return written.isEmpty() ? posted.coursesTitled(text, week.plan().season()) : written;
     }
 
     private Optional<Course> course(String code) {
         List<Course> named = named(code);
         if (named.isEmpty()) {
-            faults.add("“%s” is no course here: a course is written as in %s."
-                    .formatted(code.strip(), season.get(0).courses().get(0).written()));
+            Course example = season.get(0).courses().get(0);
+            faults.add("“%s” is no course here: write its code or its title, as in %s or %s."
+                    .formatted(code.strip(), example.written(), example.title()));
+            return Optional.empty();
+        }
+        List<String> codes = named.stream().map(Course::written).distinct().toList();
+        if (codes.size() > 1) {
+            faults.add("“%s” is in the titles of %s: write the code of the one you mean."
+                    .formatted(
+                            code.strip(),
+                            codes.size() > MOST_MEANT
+                                    ? String.join(", ", codes.subList(0, MOST_MEANT)) + " and "
+                                            + (codes.size() - MOST_MEANT) + " more"
+                                    : String.join(", ", codes)));
             return Optional.empty();
         }
         Optional<Course> held = named.stream()
@@ -153,13 +197,13 @@ final class WeaveReading {
 
     /** What is to be woven for these wants; what cannot be read of it becomes a fault. */
     WeaveRequest request(List<Demand.Want> wants) {
-        List<CourseCode> wanted = wants.stream()
+        List<CourseCode> codes = wants.stream()
                 .flatMap(want -> want.courses().stream())
                 .map(Course::code)
                 .toList();
         List<Attendance> rest = week.attended().stream()
                 .filter(attendance ->
-                        !wanted.contains(attendance.section().course().code()))
+                        !codes.contains(attendance.section().course().code()))
                 .toList();
         return new WeaveRequest(
                 wants,
@@ -173,7 +217,17 @@ final class WeaveReading {
                         .flatMap(code -> Wish.parse(code).stream())
                         .limit(WISHES)
                         .toList(),
-                seats());
+                seats(),
+                weave.full() ? Optional.empty() : Optional.of(one -> !FullSection.lacksSeat(reading(one))),
+                settled(rest));
+    }
+
+    /** Courses that another can ask for beside it without their being woven. */
+    private Set<CourseCode> settled(List<Attendance> kept) {
+        return Stream.concat(
+                        kept.stream().map(one -> one.section().course().code()),
+                        visit.record(season.get(0)).stream().flatMap(record -> record.passed().stream()))
+                .collect(Collectors.toSet());
     }
 
     /**
@@ -186,12 +240,11 @@ final class WeaveReading {
         if (given.stream().anyMatch(demand -> demand instanceof Demand.Busy || demand instanceof Demand.Kept)) {
             return Optional.empty();
         }
-        List<String> typed = parts(courses);
         return Optional.of(new WeaveAsk(
                 true,
                 IntStream.range(0, wants.size())
                         .filter(want -> !given.contains(wants.get(want)))
-                        .mapToObj(typed::get)
+                        .mapToObj(wanted::get)
                         .collect(Collectors.joining(", ")),
                 weave.wishes(),
                 weave.pinned().stream()
@@ -204,6 +257,7 @@ final class WeaveReading {
                         .collect(Collectors.joining(", ")),
                 closedWithout(given),
                 given.contains(new Demand.Brief()) ? "" : weave.brief(),
+                weave.full() || given.contains(new Demand.Seats()),
                 weave.most(),
                 0));
     }
@@ -309,7 +363,7 @@ final class WeaveReading {
 
     /** Who teaches what is wanted, by name. */
     List<String> people() {
-        return parts(courses).stream()
+        return wanted.stream()
                 .flatMap(WeaveReading::codes)
                 .flatMap(code -> named(code).stream())
                 .flatMap(course -> season.stream().flatMap(schedule -> schedule.sectionsOf(course.code()).stream()))

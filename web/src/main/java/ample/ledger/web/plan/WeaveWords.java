@@ -153,6 +153,9 @@ record WeaveWords(ClockStyle clock) {
         if (demand instanceof Demand.Pinned pinned) {
             return "keeping " + pinned.section();
         }
+        if (demand instanceof Demand.Seats) {
+            return "full sections being left out";
+        }
         return demand instanceof Demand.Refused refused ? "refusing " + refused.section() : "the brief";
     }
 
@@ -166,8 +169,11 @@ record WeaveWords(ClockStyle clock) {
     /** What is to be given up for a week. */
     String loosening(List<Demand> given) {
         return given.stream()
-                .map(demand ->
-                        demand instanceof Demand.Want want ? "leave out " + want(want) : "give up " + demand(demand))
+                .map(demand -> demand instanceof Demand.Want want
+                        ? "leave out " + want(want)
+                        : demand instanceof Demand.Seats
+                                ? "take full sections too, to wait for them"
+                                : "give up " + demand(demand))
                 .collect(Collectors.joining(", and "));
     }
 }

@@ -17,7 +17,6 @@ import ample.ledger.core.plan.Stay;
 import ample.ledger.core.plan.SubmissionOrder;
 import ample.ledger.core.plan.Swap;
 import ample.ledger.core.reading.StatusReading;
-import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Term;
 import ample.ledger.store.Shares;
 import ample.ledger.web.guest.Kept;
@@ -37,7 +36,6 @@ import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -333,7 +331,7 @@ final class WeekPages {
     }
 
     private String clear() {
-        LinkedHashSet<EntryNumber> entries = new LinkedHashSet<>(kept.week(term.code()));
-        return new Addresses(term.code()).browse(entries.isEmpty() ? Brief.EVERYTHING : Brief.of(new ClearOf(entries)));
+        Brief brief = ClearOf.of(week.attended(), term.code()).map(Brief::of).orElse(Brief.EVERYTHING);
+        return new Addresses(term.code()).browse(brief);
     }
 }

@@ -1,6 +1,7 @@
 package ample.ledger.web.seats;
 
 import ample.ledger.core.browse.index.Moment;
+import ample.ledger.core.plan.PostedSchedules;
 import ample.ledger.core.reading.Person;
 import ample.ledger.core.reading.SeatAccount;
 import ample.ledger.core.schedule.SeatPool;
@@ -60,7 +61,9 @@ class StudentsAtWork implements DisposableBean {
                 .distinct()
                 .toList();
         Moment now = posted.index()
-                .now(Person.nobody(posted.schedule(), posted.index().today().atStartOfDay()));
+                .now(
+                        Person.nobody(posted.schedule(), posted.index().today().atStartOfDay()),
+                        new PostedSchedules(List.of(posted.schedule())));
         Map<String, SeatPool.Count> standing = posted.schedule().sections().stream()
                 .collect(Collectors.toMap(
                         section -> section.pool().code(),

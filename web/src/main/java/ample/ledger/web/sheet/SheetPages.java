@@ -3,8 +3,6 @@ package ample.ledger.web.sheet;
 import ample.ledger.core.browse.answer.Findings;
 import ample.ledger.core.browse.brief.Brief;
 import ample.ledger.core.exchange.LinkedData;
-import ample.ledger.core.plan.Attendance;
-import ample.ledger.core.plan.Clash;
 import ample.ledger.core.reading.ClassHours;
 import ample.ledger.core.reading.Workload;
 import ample.ledger.core.schedule.Course;
@@ -252,18 +250,12 @@ final class SheetPages {
                 .toList();
     }
 
-    /** What stands in the way of taking it: the brief, and the sections of my week at whose time it meets. */
+    /** What stands in the way of taking it: the brief, and what of my week does not go with it. */
     private String inTheWay(Section other) {
         boolean outside = !brief.isEmpty() && !findings.fits(other.entry());
-        Stream<String> clashes = kept.week(schedule).stream()
-                .filter(mine -> !mine.equals(other) && !mine.course().equals(other.course()))
-                .flatMap(mine -> Clash.among(Attendance.of(List.of(mine, other), schedule)).stream())
-                .map(clash -> "clashes with %s of your week by %s, %s"
-                        .formatted(
-                                clash.one(),
-                                Words.count(clash.minutes(), "minute"),
-                                Words.count(clash.times(), "time")));
-        return Stream.concat(outside ? Stream.of("outside your brief") : Stream.of(), clashes)
+        String week = visit.inTheWay(schedule).words(visit.posted().attendance(other, schedule));
+        return Stream.of(outside ? "outside your brief" : "", week)
+                .filter(words -> !words.isEmpty())
                 .collect(Collectors.joining("; "));
     }
 

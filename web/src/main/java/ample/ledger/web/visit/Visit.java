@@ -1,6 +1,8 @@
 package ample.ledger.web.visit;
 
 import ample.ledger.core.browse.index.Moment;
+import ample.ledger.core.plan.PlannedWeek;
+import ample.ledger.core.plan.PostedSchedules;
 import ample.ledger.core.reading.Person;
 import ample.ledger.core.reading.StatusReading;
 import ample.ledger.core.requirement.StudentRecord;
@@ -31,10 +33,12 @@ public final class Visit {
     private final Instant instant;
     private final Kept kept;
     private final Preferences preferences;
+    private final PostedSchedules posted;
     private final Map<TermCode, Person> people = new ConcurrentHashMap<>();
     private final Map<TermCode, Moment> moments = new ConcurrentHashMap<>();
 
-    Visit(Instant instant, Kept kept, Preferences preferences) {
+    Visit(Instant instant, Kept kept, Preferences preferences, PostedSchedules posted) {
+        this.posted = posted;
         this.instant = instant;
         this.kept = kept;
         this.preferences = preferences;
@@ -46,7 +50,7 @@ public final class Visit {
 
     /** The same moment for somebody who belongs to no group, for whom lists and documents for programs are written. */
     public Visit ofNobody() {
-        return new Visit(instant, Kept.NOTHING, Preferences.USUAL);
+        return new Visit(instant, Kept.NOTHING, Preferences.USUAL, posted);
     }
 
     public Kept kept() {
@@ -88,14 +92,27 @@ public final class Visit {
     }
 
     /** The term as it is to who asks; the same whenever it is asked for in one visit. */
-    public Moment of(PostedTerm posted) {
+    public Moment of(PostedTerm term) {
         return moments.computeIfAbsent(
-                posted.edition().term(), term -> posted.index().now(person(posted.schedule())));
+                term.edition().term(), code -> term.index().now(person(term.schedule()), posted));
     }
 
     /** Terms as they are to who asks, in their order. */
     public List<Moment> of(List<PostedTerm> terms) {
         return terms.stream().map(this::of).toList();
+    }
+
+    /** What of the visitor's week stands in the way of one more section of {@code schedule}. */
+    public InTheWay inTheWay(Schedule schedule) {
+        return new InTheWay(
+                PlannedWeek.of(kept.plans(), schedule.term().season().code(), posted)
+                        .engagements(),
+                posted);
+    }
+
+    /** The schedules of all terms. */
+    public PostedSchedules posted() {
+        return posted;
     }
 
     public StatusReading reading(PostedTerm posted, Section section) {

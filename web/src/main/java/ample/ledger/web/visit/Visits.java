@@ -3,6 +3,7 @@ package ample.ledger.web.visit;
 import ample.ledger.web.guest.Keeping;
 import ample.ledger.web.guest.Kept;
 import ample.ledger.web.preferences.Preferences;
+import ample.ledger.web.term.Places;
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.Clock;
 import org.springframework.stereotype.Component;
@@ -13,8 +14,10 @@ public class Visits {
 
     private final Keeping keeping;
     private final Clock clock;
+    private final Places places;
 
-    Visits(Keeping keeping, Clock clock) {
+    Visits(Keeping keeping, Clock clock, Places places) {
+        this.places = places;
         this.keeping = keeping;
         this.clock = clock;
     }
@@ -26,7 +29,7 @@ public class Visits {
 
     /** Of somebody for whom {@code kept} is kept. */
     public Visit of(Kept kept, Preferences preferences) {
-        return new Visit(clock.instant(), kept, preferences);
+        return new Visit(clock.instant(), kept, preferences, places.schedules());
     }
 
     /** Of somebody who belongs to no group, for whom lists are written. */

@@ -53,15 +53,15 @@ public final class Words {
         return number(number) + " " + (number == 1 ? noun : plural);
     }
 
-    /** "TIDE 214 T1 and LIMN 130 T1 clash: 20 minutes, 14 times, the first time on Wed 10 Sep." */
-    public static String clash(Clash clash) {
-        return clash(clash, "");
-    }
-
-    /** @param whose what is said of the second of them: " of your week" */
+    /**
+     * "TIDE 214 T1 and LIMN 130 T1 clash: 20 minutes, 14 times, the first time on Wed 10 Sep."
+     *
+     * @param whose what is said of the second of them: " of your week"
+     */
     public static String clash(Clash clash, String whose) {
-        return "%s and %s%s clash: %s, %s, the first time on %s."
+        return "%s%s and %s%s clash: %s, %s, the first time on %s."
                 .formatted(
+                        clash.exam() ? "An exam: " : "",
                         clash.one(),
                         clash.other(),
                         whose,

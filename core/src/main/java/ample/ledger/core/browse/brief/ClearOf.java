@@ -4,38 +4,64 @@ import ample.ledger.core.browse.index.Candidate;
 import ample.ledger.core.browse.index.CandidateSet;
 import ample.ledger.core.browse.index.Moment;
 import ample.ledger.core.browse.index.Parameter;
-import ample.ledger.core.schedule.EntryNumber;
-import ample.ledger.core.schedule.Section;
-import java.util.HashSet;
+import ample.ledger.core.plan.Apart;
+import ample.ledger.core.plan.Attendance;
+import ample.ledger.core.plan.PostedSchedules;
+import ample.ledger.core.plan.Together;
+import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.schedule.TermCode;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.stream.Collectors;
 
 /**
- * No meeting is ever held at the time of one of these sections: date for date, so that two halves of a term do not clash. A
- * section does not clash with itself.
+ * It goes into one plan with each of these sections, by the rule that a plan is judged by: not held at the same time as one, class or
+ * exam, date for date; not too far from one; not the same class, in its place, or without credit beside it. A section goes with
+ * itself.
  *
- * @param plan at least one; those that the term does not have clash with nothing
+ * @param plan at least one; those that no term has keep nothing out
  */
-public record ClearOf(Set<EntryNumber> plan) implements Condition {
+public record ClearOf(Set<Planned> plan) implements Condition {
 
     private static final String PLAN = "plan";
 
-    static final List<Parameter> PARAMETERS =
-            List.of(new Parameter(PLAN, "Entry numbers of sections that it must not clash with", "40112"));
+    static final List<Parameter> PARAMETERS = List.of(new Parameter(
+            PLAN,
+            "Entry numbers of sections that it must go with, those of another term with the term before",
+            "40112"));
 
     public ClearOf {
         plan = Conditions.sorted(plan, PLAN);
     }
 
-    static Optional<Condition> read(AddressReader address) {
-        return Conditions.some(address.entries(PLAN), ClearOf::new);
+    /** Of {@code plan}, in a brief for {@code term}; empty where it has no section. */
+    public static Optional<Condition> of(List<Attendance> plan, TermCode term) {
+        return Conditions.some(
+                plan.stream().map(attendance -> Planned.of(attendance, term)).collect(Collectors.toSet()),
+                ClearOf::new);
     }
 
-    private CandidateSet clashing(Moment moment, boolean inSet) {
-        return moment.index().timetable().clashing(moment.index().at(plan), inSet);
+    static Optional<Condition> read(AddressReader address) {
+        return Conditions.some(
+                address.set(
+                        PLAN,
+                        Planned::parse,
+                        "An entry number is 3 to 9 digits; one of another term has the term before, as in spring-2032.40112."),
+                ClearOf::new);
+    }
+
+    private List<Attendance> planned(Schedule schedule, PostedSchedules posted) {
+        return plan.stream()
+                .flatMap(planned -> planned.attendance(schedule, posted).stream())
+                .toList();
+    }
+
+    private CandidateSet apart(Moment moment, boolean inSet) {
+        return moment.apartFrom(planned(moment.index().schedule(), moment.posted()), inSet);
     }
 
     @Override
@@ -45,12 +71,12 @@ public record ClearOf(Set<EntryNumber> plan) implements Condition {
 
     @Override
     public CandidateSet in(Moment moment) {
-        return clashing(moment, true).complement();
+        return apart(moment, true).complement();
     }
 
     @Override
     public CandidateSet notIn(Moment moment) {
-        return clashing(moment, false);
+        return apart(moment, false);
     }
 
     @Override
@@ -60,7 +86,7 @@ public record ClearOf(Set<EntryNumber> plan) implements Condition {
 
     @Override
     public Phrase notPhrase(Wording wording) {
-        return new Phrase("clashing with", sections());
+        return new Phrase("not clear of", sections());
     }
 
     private String sections() {
@@ -69,33 +95,43 @@ public record ClearOf(Set<EntryNumber> plan) implements Condition {
 
     @Override
     public Map<String, String> parameters() {
-        return Map.of(PLAN, plan.stream().map(EntryNumber::digits).collect(Collectors.joining(",")));
+        return Map.of(PLAN, plan.stream().map(Planned::toString).collect(Collectors.joining(",")));
     }
 
     @Override
     public Shortfall shortfall(Candidate candidate) {
-        List<Section> set = candidate.set();
-        List<Section> clashing = plan.stream()
-                .flatMap(entry -> candidate.schedule().section(entry).stream())
-                .filter(planned -> set.stream().anyMatch(member -> clash(candidate, member, planned)))
+        Schedule schedule = candidate.schedule();
+        PostedSchedules posted = candidate.posted();
+        List<Attendance> set = candidate.set().stream()
+                .map(section -> posted.attendance(section, schedule))
                 .toList();
+        Map<Apart, List<Attendance>> apart = planned(schedule, posted).stream()
+                .flatMap(planned -> set.stream()
+                        .flatMap(member -> Together.apart(member, planned, posted).stream())
+                        .findFirst()
+                        .map(why -> Map.entry(why, planned))
+                        .stream())
+                .collect(Collectors.groupingBy(
+                        Map.Entry::getKey,
+                        () -> new EnumMap<>(Apart.class),
+                        Collectors.mapping(Map.Entry::getValue, Collectors.toList())));
         return new Shortfall(
-                clashing.size(),
+                apart.values().stream().mapToInt(List::size).sum(),
                 Unit.SECTION_OF_THE_PLAN,
-                wording -> "clashes with "
-                        + Phrases.allOf(clashing.stream().map(Section::toString).toList()),
+                wording -> apart.entrySet().stream()
+                        .map(why -> why.getKey().phrase() + " "
+                                + Phrases.allOf(why.getValue().stream()
+                                        .map(Attendance::toString)
+                                        .toList()))
+                        .collect(Collectors.joining(", ")),
                 () -> {
-                    Set<EntryNumber> left = new HashSet<>(plan);
-                    clashing.forEach(section -> left.remove(section.entry()));
+                    Set<Planned> left = new TreeSet<>(plan);
+                    Set<Attendance> out =
+                            apart.values().stream().flatMap(List::stream).collect(Collectors.toSet());
+                    left.removeIf(planned -> planned.attendance(schedule, posted)
+                            .filter(out::contains)
+                            .isPresent());
                     return Conditions.some(left, ClearOf::new);
                 });
-    }
-
-    private static boolean clash(Candidate candidate, Section member, Section planned) {
-        return !member.equals(planned)
-                && !candidate
-                        .overlaps()
-                        .dates(member.timings(), planned.timings())
-                        .isEmpty();
     }
 }

@@ -1,7 +1,7 @@
 package ample.ledger.core.browse.index;
 
 import ample.ledger.core.calendar.Days;
-import ample.ledger.core.calendar.Overlaps;
+import ample.ledger.core.plan.PostedSchedules;
 import ample.ledger.core.reading.StatusReading;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
@@ -29,6 +29,11 @@ public final class Candidate {
 
     public Schedule schedule() {
         return moment.index().schedule();
+    }
+
+    /** The schedules of all terms at this moment, this one among them. */
+    public PostedSchedules posted() {
+        return moment.posted();
     }
 
     public Section section() {
@@ -95,10 +100,6 @@ public final class Candidate {
     /** What the section is to who asks. */
     public StatusReading reading() {
         return moment.seats().reading(at);
-    }
-
-    public Overlaps overlaps() {
-        return timetable().overlaps();
     }
 
     /** Seats counted over companions, those with more than {@code waiting} people in their queue left out; less than 0 for none at all. */

@@ -1,17 +1,35 @@
 package ample.ledger.core.browse.index;
 
+import ample.ledger.core.plan.Attendance;
+import ample.ledger.core.plan.PostedSchedules;
 import ample.ledger.core.reading.StatusReading;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Section;
+import java.util.BitSet;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 
-/** An index with its seats as they stand at one moment for one person, so that all of an answer is of one moment and for one person. */
-public record Moment(TermIndex index, SeatView seats) {
+/**
+ * An index with its seats as they stand at one moment for one person, so that all of an answer is of one moment and for one person.
+ *
+ * @param posted the schedules of all terms, this one among them
+ */
+public record Moment(TermIndex index, SeatView seats, PostedSchedules posted) {
 
     public FacetIndex facet(Facet facet) {
         return facet == Facet.STATUS ? seats.statuses() : index.facet(facet);
+    }
+
+    /**
+     * The candidates that do not go into one plan with one of {@code planned}, sections of this term or of others: themselves, or for
+     * some section of their set. A section goes with itself.
+     */
+    public CandidateSet apartFrom(Collection<Attendance> planned, boolean inSet) {
+        BitSet apart = new BitSet();
+        planned.forEach(attendance -> apart.or(posted.apartFrom(attendance, index.schedule())));
+        return index.ofSections(apart, inSet);
     }
 
     /** What a section of this edition is to the person. */

@@ -1,5 +1,6 @@
 package ample.ledger.core.browse.index;
 
+import ample.ledger.core.plan.PostedSchedules;
 import ample.ledger.core.reading.Person;
 import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.CourseCode;
@@ -136,9 +137,13 @@ public final class TermIndex {
         return today;
     }
 
-    /** What it is at this moment for {@code person}. */
-    public Moment now(Person person) {
-        return new Moment(this, seats.now(person));
+    /**
+     * What it is at this moment for {@code person}.
+     *
+     * @param posted the schedules of all terms, this one among them
+     */
+    public Moment now(Person person, PostedSchedules posted) {
+        return new Moment(this, seats.now(person), posted);
     }
 
     /**
@@ -234,6 +239,21 @@ public final class TermIndex {
                 .map(sectionOfEntry::get)
                 .filter(Objects::nonNull)
                 .toList();
+    }
+
+    /**
+     * The candidates of some sections.
+     *
+     * @param places of the sections, in the order of the schedule
+     * @param inSet whether also those that only have one of them in their set
+     */
+    CandidateSet ofSections(BitSet places, boolean inSet) {
+        long[] bits = new long[layout.words()];
+        places.stream()
+                .mapToObj(SectionAt::new)
+                .flatMap(section -> inSet ? layout.together(section) : layout.of(section))
+                .forEach(candidate -> bits[candidate.word()] |= candidate.bit());
+        return new CandidateSet(layout, bits);
     }
 
     private CandidateSet ofSections(Stream<SectionAt> wanted) {

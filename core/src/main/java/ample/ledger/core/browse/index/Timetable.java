@@ -1,34 +1,24 @@
 package ample.ledger.core.browse.index;
 
 import ample.ledger.core.calendar.Days;
-import ample.ledger.core.calendar.Overlaps;
-import ample.ledger.core.calendar.Timing;
 import ample.ledger.core.calendar.WeekHours;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
-import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.concurrent.atomic.AtomicReferenceArray;
-import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
 /**
- * When the sections of one edition meet, by the few different timings and shapes of a week that thousands of sections share.
+ * When the sections of one edition meet, by the few different shapes of a week that thousands of sections share.
  */
 public final class Timetable {
 
     private static final int CELLS_A_HALF_HOUR = 30 / WeekHours.MINUTES;
 
     private final Candidates layout;
-    private final Overlaps overlaps;
-    private final List<Timing> timings;
-    private final int[][] timingsOf;
-    private final int[][] sectionsOf;
     private final List<WeekHours> shapes;
     private final int[][] halfHoursOf;
 
@@ -40,31 +30,13 @@ public final class Timetable {
     private final Days[] days;
     private final @Nullable CandidateSet[] setsByCell = new CandidateSet[WeekHours.CELLS];
 
-    /** For each timing those that are ever held at its time, found when first asked for. */
-    private final AtomicReferenceArray<int @Nullable []> clashes;
-
     Timetable(Candidates layout, Schedule schedule) {
         this.layout = layout;
-        this.overlaps = new Overlaps(schedule.term().calendar());
-        Map<Timing, Integer> known = new LinkedHashMap<>();
         Map<WeekHours, Integer> knownShapes = new LinkedHashMap<>();
-        List<List<Integer>> sections = new ArrayList<>();
-        this.timingsOf = new int[schedule.sections().size()][];
-        int[] shapeOf = new int[timingsOf.length];
-        for (int section = 0; section < timingsOf.length; section++) {
-            Section posted = schedule.sections().get(section);
-            timingsOf[section] = posted.timings().stream()
-                    .filter(timing -> timing.time().isPresent())
-                    .mapToInt(timing -> place(known, timing))
-                    .distinct()
-                    .toArray();
-            shapeOf[section] = place(knownShapes, WeekHours.of(posted.timings()));
-            for (int timing : timingsOf[section]) {
-                if (timing == sections.size()) {
-                    sections.add(new ArrayList<>());
-                }
-                sections.get(timing).add(section);
-            }
+        int[] shapeOf = new int[schedule.sections().size()];
+        for (int section = 0; section < shapeOf.length; section++) {
+            WeekHours shape = WeekHours.of(schedule.sections().get(section).timings());
+            shapeOf[section] = knownShapes.computeIfAbsent(shape, absent -> knownShapes.size());
         }
         this.starts =
                 schedule.sections().stream().mapToInt(MeetingColumns::start).toArray();
@@ -74,13 +46,8 @@ public final class Timetable {
                 .forEach(candidate -> shapeAt[candidate.position()] =
                         shapeOf[layout.sectionOf(candidate).place()]);
         this.days = schedule.sections().stream().map(Section::days).toArray(Days[]::new);
-        this.timings = List.copyOf(known.keySet());
         this.shapes = List.copyOf(knownShapes.keySet());
         this.halfHoursOf = shapes.stream().map(Timetable::halfHours).toArray(int[][]::new);
-        this.sectionsOf = sections.stream()
-                .map(some -> some.stream().mapToInt(Integer::intValue).toArray())
-                .toArray(int[][]::new);
-        this.clashes = new AtomicReferenceArray<>(timings.size());
         BitSet[] cells = new BitSet[WeekHours.CELLS];
         layout.all()
                 .forEach(candidate -> layout.setOf(candidate).stream()
@@ -97,10 +64,6 @@ public final class Timetable {
                 setsByCell[cell] = new CandidateSet(layout, Arrays.copyOf(cells[cell].toLongArray(), layout.words()));
             }
         }
-    }
-
-    private static <T> int place(Map<T, Integer> known, T value) {
-        return known.computeIfAbsent(value, absent -> known.size());
     }
 
     /** Minutes from midnight to the earliest start of the section on any day; 24 hours where it has no set time. */
@@ -140,45 +103,6 @@ public final class Timetable {
             meets[shape] = shapes.get(shape).meets(hours);
         }
         return layout.where(candidate -> meets[shapeAt[candidate.position()]]);
-    }
-
-    /**
-     * The candidates that clash with one of {@code some}: themselves, or in any section of their set. A section does not clash
-     * with itself. Cost: the sections held at the same times.
-     */
-    public CandidateSet clashing(Collection<SectionAt> some, boolean inSet) {
-        long[] bits = new long[layout.words()];
-        for (SectionAt section : some) {
-            for (int timing : timingsOf[section.place()]) {
-                for (int other : clashesOf(timing)) {
-                    for (int clashing : sectionsOf[other]) {
-                        if (clashing != section.place()) {
-                            SectionAt at = new SectionAt(clashing);
-                            (inSet ? layout.together(at) : layout.of(at))
-                                    .forEach(candidate -> bits[candidate.word()] |= candidate.bit());
-                        }
-                    }
-                }
-            }
-        }
-        return new CandidateSet(layout, bits);
-    }
-
-    Overlaps overlaps() {
-        return overlaps;
-    }
-
-    private int[] clashesOf(int timing) {
-        int[] known = clashes.get(timing);
-        if (known == null) {
-            List<Timing> one = List.of(timings.get(timing));
-            known = IntStream.range(0, timings.size())
-                    .filter(other ->
-                            !overlaps.dates(one, List.of(timings.get(other))).isEmpty())
-                    .toArray();
-            clashes.set(timing, known);
-        }
-        return known;
     }
 
     /** The half hours of the week that share a minute with {@code hours}, counted from Monday 0:00; ascending. */

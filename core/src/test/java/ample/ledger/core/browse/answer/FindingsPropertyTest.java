@@ -24,6 +24,7 @@ import ample.ledger.core.fixtures.RandomBriefs;
 import ample.ledger.core.fixtures.RandomPeople;
 import ample.ledger.core.fixtures.RandomSchedules;
 import ample.ledger.core.fixtures.Schedules;
+import ample.ledger.core.plan.PostedSchedules;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.SeatPool;
 import ample.ledger.core.schedule.Section;
@@ -52,10 +53,14 @@ class FindingsPropertyTest {
     private static final Schedule KERNEL = Schedules.kernelSchedule();
 
     /** A schedule, its index, its plain reading and a brief for it. */
-    record Case(Schedule schedule, TermIndex index, PlainPerson person, PlainReading plain, Brief brief) {
+    record Case(PostedSchedules posted, TermIndex index, PlainPerson person, PlainReading plain, Brief brief) {
+
+        Schedule schedule() {
+            return index.schedule();
+        }
 
         Moment moment() {
-            return index.now(person.person());
+            return index.now(person.person(), posted);
         }
 
         Findings findings() {
@@ -64,7 +69,7 @@ class FindingsPropertyTest {
 
         @Override
         public String toString() {
-            return brief + " for " + person + " over " + schedule.sections();
+            return brief + " for " + person + " over " + schedule().sections();
         }
     }
 
@@ -80,8 +85,9 @@ class FindingsPropertyTest {
 
     private static Arbitrary<Case> cases(Schedule schedule, TermIndex index) {
         PlainReading plain = new PlainReading(schedule);
+        PostedSchedules posted = Schedules.alone(schedule);
         return Combinators.combine(RandomPeople.of(schedule), RandomBriefs.of(schedule))
-                .as((person, brief) -> new Case(schedule, index, person, plain.as(person), brief));
+                .as((person, brief) -> new Case(posted, index, person, plain.as(person), brief));
     }
 
     @Property(tries = 3000, shrinking = ShrinkingMode.OFF)
@@ -212,7 +218,11 @@ class FindingsPropertyTest {
     @Property(tries = 300, shrinking = ShrinkingMode.OFF)
     void changedSeatsShowInTheNextAnswer(@ForAll Random random, @ForAll("people") PlainPerson person) {
         Case each = new Case(
-                KERNEL, new TermIndex(KERNEL, Schedules.TODAY), person, new PlainReading(person), Brief.EVERYTHING);
+                Schedules.alone(KERNEL),
+                new TermIndex(KERNEL, Schedules.TODAY),
+                person,
+                new PlainReading(person),
+                Brief.EVERYTHING);
         boolean askedBefore = random.nextBoolean();
         if (askedBefore) {
             assertThat(each.findings().size()).isPositive();
