@@ -59,6 +59,7 @@ class SecurityConfiguration {
     /** What guests may send, one by one: what is added to My week is not open to everybody by its address alone. */
     private static final String[] GUESTS = {
         "/preferences",
+        "/preferences/home",
         "/record",
         "/briefs/save",
         "/briefs/forget",

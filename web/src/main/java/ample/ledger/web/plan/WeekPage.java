@@ -1,5 +1,6 @@
 package ample.ledger.web.plan;
 
+import ample.ledger.core.schedule.Campus;
 import ample.ledger.store.Shares;
 import ample.ledger.web.words.SeatWords;
 import java.util.List;
@@ -65,6 +66,7 @@ public record WeekPage(
      * @param notKnown what it depends on and is not known here; empty where all is
      * @param record where to say what is on one's record
      * @param opening when registration opens; empty where it has, or where nothing is to be registered
+     * @param homes campuses of which the student has not said which is the own one; none where that does not matter, or was said
      */
     public record Wrong(
             List<Trouble> troubles,
@@ -72,7 +74,8 @@ public record WeekPage(
             String well,
             String notKnown,
             String record,
-            String opening) {}
+            String opening,
+            List<Campus> homes) {}
 
     /** How much work it is, by term and by week. */
     public record Loads(List<LoadOfTerm> terms, List<String> say, List<LoadWeek> weeks) {}

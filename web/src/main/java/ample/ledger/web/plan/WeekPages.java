@@ -17,6 +17,7 @@ import ample.ledger.core.plan.Stay;
 import ample.ledger.core.plan.SubmissionOrder;
 import ample.ledger.core.plan.Swap;
 import ample.ledger.core.reading.StatusReading;
+import ample.ledger.core.schedule.Campus;
 import ample.ledger.core.schedule.Term;
 import ample.ledger.store.Shares;
 import ample.ledger.web.guest.Kept;
@@ -149,7 +150,20 @@ final class WeekPages {
                 troubles.isEmpty() && !week.taken().isEmpty() ? well : "",
                 notKnown,
                 Addresses.with("/record", "back", ask.address()),
-                words.opening());
+                words.opening(),
+                homes());
+    }
+
+    /** Which campus is one's own matters as soon as one has to be on one of several. */
+    private List<Campus> homes() {
+        List<Campus> campuses = week.posted().schedule(term.code()).stream()
+                .flatMap(schedule -> schedule.campuses().stream())
+                .filter(campus -> !campus.remote())
+                .toList();
+        boolean matters = campuses.size() > 1
+                && week.attended().stream()
+                        .anyMatch(attendance -> !attendance.section().campus().remote());
+        return matters && !preferences.saidHome() ? campuses : List.of();
     }
 
     private WeekPage.Loads loads(Load load) {

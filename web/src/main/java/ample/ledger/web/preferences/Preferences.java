@@ -21,13 +21,15 @@ import org.jspecify.annotations.Nullable;
  * @param firstDay what a week begins with: Monday, Saturday or Sunday
  * @param lines how close lines stand
  * @param light which colours
- * @param home the student's home campus; empty for none
+ * @param home the student's home campus; empty for none, and where nothing was said
+ * @param saidHome whether the student has said which it is, or that there is none: it is asked for once
  */
-public record Preferences(ClockStyle clock, DayOfWeek firstDay, Lines lines, Light light, Optional<CampusCode> home) {
+public record Preferences(
+        ClockStyle clock, DayOfWeek firstDay, Lines lines, Light light, Optional<CampusCode> home, boolean saidHome) {
 
     /** What somebody gets who has not said anything. */
     public static final Preferences USUAL =
-            new Preferences(ClockStyle.HOURS_24, DayOfWeek.MONDAY, Lines.ROOMY, Light.AUTO, Optional.empty());
+            new Preferences(ClockStyle.HOURS_24, DayOfWeek.MONDAY, Lines.ROOMY, Light.AUTO, Optional.empty(), false);
 
     /** The days that a week may begin with. */
     static final List<DayOfWeek> FIRST_DAYS = List.of(DayOfWeek.MONDAY, DayOfWeek.SATURDAY, DayOfWeek.SUNDAY);
@@ -71,8 +73,10 @@ public record Preferences(ClockStyle clock, DayOfWeek firstDay, Lines lines, Lig
                 "clock", code(clock),
                 "week", code(firstDay),
                 "lines", code(lines),
-                "light", code(light),
-                "home", home.map(CampusCode::text).orElse("")));
+                "light", code(light)));
+        if (saidHome) {
+            parts.put("home", home.map(CampusCode::text).orElse(""));
+        }
         return parts.entrySet().stream()
                 .map(part -> part.getKey() + ":" + part.getValue())
                 .collect(Collectors.joining("."));
@@ -95,7 +99,17 @@ public record Preferences(ClockStyle clock, DayOfWeek firstDay, Lines lines, Lig
                 one(FIRST_DAYS.toArray(DayOfWeek[]::new), parts.get("week")).orElse(USUAL.firstDay),
                 one(Lines.values(), parts.get("lines")).orElse(USUAL.lines),
                 one(Light.values(), parts.get("light")).orElse(USUAL.light),
-                home.matches("[a-z0-9-]{1,40}") ? Optional.of(new CampusCode(home)) : Optional.empty());
+                home(home),
+                parts.containsKey("home"));
+    }
+
+    private static Optional<CampusCode> home(String code) {
+        return code.matches("[a-z0-9-]{1,40}") ? Optional.of(new CampusCode(code)) : Optional.empty();
+    }
+
+    /** With this home campus; empty for none. */
+    Preferences at(String code) {
+        return new Preferences(clock, firstDay, lines, light, home(code), true);
     }
 
     static String code(Enum<?> constant) {

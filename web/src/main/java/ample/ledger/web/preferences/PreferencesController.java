@@ -100,6 +100,18 @@ class PreferencesController {
         return "redirect:" + Local.address(back);
     }
 
+    /** Answers what a page asks in passing; all else stays as it is. */
+    @PostMapping("/preferences/home")
+    String home(
+            @ModelAttribute(name = "preferences", binding = false) Preferences now,
+            @RequestParam(defaultValue = "") String home,
+            @RequestParam(defaultValue = "/") String back,
+            HttpServletRequest request,
+            HttpServletResponse response) {
+        Cookies.write(request, response, PreferencesAdvice.COOKIE, now.at(home).written(), KEPT);
+        return "redirect:" + Local.address(back);
+    }
+
     private List<Answer> campuses(Optional<CampusCode> home) {
         return Stream.concat(
                         Stream.of(new Answer("", "none", home.isEmpty())),

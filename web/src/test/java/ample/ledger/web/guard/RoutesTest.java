@@ -26,6 +26,7 @@ class RoutesTest {
             "/sign-in",
             "/sign-out",
             "/preferences",
+            "/preferences/home",
             "/record",
             "/briefs/save",
             "/briefs/forget",

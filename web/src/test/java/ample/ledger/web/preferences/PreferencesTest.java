@@ -15,17 +15,25 @@ import org.junit.jupiter.params.provider.ValueSource;
 class PreferencesTest {
 
     private static final Preferences OWN = new Preferences(
-            ClockStyle.HOURS_12, DayOfWeek.SUNDAY, Lines.TIGHT, Light.DARK, Optional.of(new CampusCode("upper-fell")));
+            ClockStyle.HOURS_12,
+            DayOfWeek.SUNDAY,
+            Lines.TIGHT,
+            Light.DARK,
+            Optional.of(new CampusCode("upper-fell")),
+            true);
 
     @Test
     void areReadBackFromTheirCookie() {
         assertThat(Preferences.read(OWN.written())).isEqualTo(OWN);
         assertThat(OWN.written()).matches("[a-z0-9:.-]+");
         assertThat(Preferences.read(Preferences.USUAL.written())).isEqualTo(Preferences.USUAL);
+        Preferences none = Preferences.USUAL.at("");
+        assertThat(none.saidHome()).as("asked for no more").isTrue();
+        assertThat(Preferences.read(none.written())).isEqualTo(none);
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"", "nonsense", "clock:13.week:tuesday.home:<b>", "....", "clock", "light:purple"})
+    @ValueSource(strings = {"", "nonsense", "clock:13.week:tuesday.house:<b>", "....", "clock", "light:purple"})
     void whatMakesNoSenseIsAsUsual(String written) {
         assertThat(Preferences.read(written)).isEqualTo(Preferences.USUAL);
     }
