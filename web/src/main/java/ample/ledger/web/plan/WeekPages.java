@@ -6,6 +6,7 @@ import ample.ledger.core.calendar.Days;
 import ample.ledger.core.plan.Attendance;
 import ample.ledger.core.plan.BusyTime;
 import ample.ledger.core.plan.FullSection;
+import ample.ledger.core.plan.Judgement;
 import ample.ledger.core.plan.Load;
 import ample.ledger.core.plan.Obstacle;
 import ample.ledger.core.plan.Obstacles;
@@ -136,19 +137,15 @@ final class WeekPages {
     }
 
     private WeekPage.Wrong wrong() {
-        List<Obstacle> obstacles = Obstacles.of(week, student());
-        List<WeekPage.Trouble> troubles = troubles(Stream.concat(
-                obstacles.stream().filter(Obstacle::stops).map(this::trouble),
-                FullSection.of(week, this::reading).stream().map(this::trouble)));
-        String notKnown = NotKnown.of(obstacles, week, this::reading);
-        String well = notKnown.isEmpty() ? "Nothing: this week will stand." : "Nothing that is known here.";
+        Judgement judgement = Judgement.of(week, student(), this::reading);
+        String well = judgement.allKnown() ? "Nothing: this week will stand." : "Nothing that is known here.";
         return new WeekPage.Wrong(
-                troubles,
-                troubles(obstacles.stream()
-                        .filter(obstacle -> !obstacle.stops() && !NotKnown.is(obstacle))
-                        .map(this::trouble)),
-                troubles.isEmpty() && !week.taken().isEmpty() ? well : "",
-                notKnown,
+                troubles(Stream.concat(
+                        judgement.stopping().stream().map(this::trouble),
+                        judgement.full().stream().map(this::trouble))),
+                troubles(judgement.toKnow().stream().map(this::trouble)),
+                judgement.nothingWrong() && !week.taken().isEmpty() ? well : "",
+                NotKnown.of(judgement),
                 Addresses.with("/record", "back", ask.address()),
                 words.opening(),
                 homes());
