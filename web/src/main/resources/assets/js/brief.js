@@ -87,7 +87,11 @@ export function followBrief() {
   document.addEventListener("change", (event) => {
     /** @type {HTMLFormElement} */
     const form = event.target.closest("form.editor");
-    if (form && form.checkValidity()) {
+    if (
+      form &&
+      !event.target.matches("[data-narrows]") &&
+      form.checkValidity()
+    ) {
       const topic = form.id.replace(/^edit-/, "");
       show(addressOf(form), { editing: topic });
     }

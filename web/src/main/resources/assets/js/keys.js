@@ -1,7 +1,7 @@
 // @ts-check
 // The keyboard: / finds, w goes to my week, j and k go through the lines, o opens one in place, x chooses it,
 // a adds it to my week, l lines up what is chosen, b edits the brief, z takes back its
-// last change and Z does it again, Escape closes what is open, ? tells all this.
+// last change and Z does it again, Escape closes what is open, ? tells all this. The preferences turn all but Escape off.
 import { closeEditors } from "./brief.js";
 import { lineUp } from "./choose.js";
 import { look } from "./look.js";
@@ -124,6 +124,7 @@ export function listenForKeys() {
       return;
     }
     if (
+      document.documentElement.dataset.keys === "off" ||
       event.ctrlKey ||
       event.metaKey ||
       event.altKey ||

@@ -224,6 +224,7 @@ async function showRest(mine) {
 function addressOf(leaf) {
   const url = new URL(table().dataset.address, window.location.href);
   url.pathname += "/leaf";
+  url.searchParams.delete("line");
   url.searchParams.set("page", leaf);
   return url.href;
 }
@@ -324,8 +325,13 @@ async function fetchWhatIsNear() {
     }
   } catch {
     // Scrolling on asks once more.
+    asked = false;
   } finally {
     fetching = false;
+  }
+  // Scrolled while leaves were let go.
+  if (asked) {
+    fetchWhatIsNear();
   }
 }
 

@@ -8,8 +8,10 @@ import { followList } from "./list.js";
 import { followSeats } from "./live.js";
 import { followLooks } from "./look.js";
 import { followAddress } from "./page.js";
+import { keepPlace } from "./place.js";
 import { followPlan } from "./plan.js";
 import { followWeek } from "./week.js";
+import { narrowLongLists } from "./narrow.js";
 
 document.documentElement.classList.remove("arriving");
 followAddress();
@@ -21,4 +23,7 @@ followLooks();
 followPlan();
 followSeats();
 followWeek();
+narrowLongLists();
 listenForKeys();
+// Last: it has to see what the others have kept from leaving the page.
+keepPlace();

@@ -140,10 +140,11 @@ async function put(html, { address, shown, remember, mine }) {
         ),
     },
   });
-  const where = document.querySelector(".where");
-  const freshWhere = fresh.querySelector(".where");
-  if (where && freshWhere) {
-    where.replaceChildren(...freshWhere.childNodes);
+  for (const menu of document.querySelectorAll(".top > .menu")) {
+    const freshMenu = fresh.querySelector(`.top > .${menu.classList.item(1)}`);
+    if (freshMenu) {
+      menu.replaceChildren(...freshMenu.childNodes);
+    }
   }
   document.dispatchEvent(new Event("shown"));
   first(showSight().then(() => tell()));

@@ -100,7 +100,8 @@ class SqlReadingTest {
                     all.get(i), fitting(all.subList(0, i)) - fitting(all.subList(0, i + 1)), fitting(others) - left));
         }
         int posted = count("SELECT count(*) FROM sections");
-        return new RunningAccount(posted, posted - fitting(List.of()), lines, left);
+        int cancelled = entries("s.cancelled AND " + where(all)).size();
+        return new RunningAccount(posted, posted - fitting(List.of()), lines, cancelled, left - cancelled);
     }
 
     private static int fitting(List<Condition> conditions) throws SQLException {

@@ -82,6 +82,7 @@ public record BrowsePage(
      * The running account.
      *
      * @param struck conditions put aside, each with the address that restores it
+     * @param cancelled sections that fit and are cancelled; null where none is
      * @param incomplete sections that belong to no complete set; null where there is none
      */
     public record Account(
@@ -89,6 +90,7 @@ public record BrowsePage(
             @Nullable String incomplete,
             List<AccountLine> lines,
             List<Remedy> struck,
+            @Nullable String cancelled,
             String left,
             @Nullable Remedy hint) {}
 

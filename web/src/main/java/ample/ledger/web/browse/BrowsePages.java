@@ -204,6 +204,7 @@ final class BrowsePages {
                         .map(condition ->
                                 new Remedy(condition.phrase(wording).standingAlone(), addresses.restoring(condition)))
                         .toList(),
+                account.cancelled() == 0 ? null : Words.less(account.cancelled()),
                 Words.number(account.left()),
                 account.lines().stream()
                         .filter(line -> line.onlyThis() > 0)

@@ -22,12 +22,13 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** The fields of each topic's editor, filled in with what one brief says. */
 final class TopicForms {
 
     /** More values than this are too many to look through: those with most sections are shown. */
-    private static final int MOST_VALUES = 60;
+    private static final int MOST_VALUES = 600;
 
     private final Place place;
     private final Brief brief;
@@ -143,7 +144,11 @@ final class TopicForms {
     private List<Group> values(Facet facet) {
         Set<String> chosen = unturned.codes(facet);
         Map<String, Integer> counted = findings.valueCounts().of(facet);
-        List<Facet.Value> shown = place.vocabulary().values(facet);
+        List<Facet.Value> known = place.vocabulary().values(facet);
+        List<Facet.Value> shown = Stream.concat(
+                        known.stream(),
+                        place.vocabulary().named(facet, chosen).stream().filter(value -> !known.contains(value)))
+                .toList();
         String legend = legend(facet);
         if (shown.size() > MOST_VALUES) {
             legend = "The %d of %d with most sections".formatted(MOST_VALUES, shown.size());
@@ -197,7 +202,15 @@ final class TopicForms {
                         Words.number(counts.of(day)),
                         days.contains(day)))
                 .toList();
-        return List.of(new Group("It meets", rules), new Group("These days", week));
+        return List.of(
+                new Group("It meets", rules),
+                new Group(
+                        "These days"
+                                + (counts.untimed() == 0
+                                        ? ""
+                                        : ", the %s without a set time counted with each"
+                                                .formatted(Words.number(counts.untimed()))),
+                        week));
     }
 
     private static String label(OnDays.Rule rule) {

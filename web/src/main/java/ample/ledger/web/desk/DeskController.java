@@ -1,5 +1,6 @@
 package ample.ledger.web.desk;
 
+import ample.ledger.core.browse.brief.Brief;
 import ample.ledger.core.edition.Edition;
 import ample.ledger.core.exchange.BundleWriter;
 import ample.ledger.core.exchange.ScheduleBundle;
@@ -7,7 +8,10 @@ import ample.ledger.core.schedule.TermCode;
 import ample.ledger.store.Editions;
 import ample.ledger.store.PostingUnderWayException;
 import ample.ledger.store.Uploads;
+import ample.ledger.web.head.Head;
+import ample.ledger.web.term.Places;
 import ample.ledger.web.term.Terms;
+import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.lang.ref.SoftReference;
@@ -44,7 +48,12 @@ class DeskController {
 
     private volatile SoftReference<@Nullable UploadedBundle> lastRead = new SoftReference<>(null);
 
-    DeskController(Editions editions, Uploads uploads, Terms terms, Clock clock) {
+    private final Head head;
+    private final Places places;
+
+    DeskController(Editions editions, Uploads uploads, Terms terms, Clock clock, Head head, Places places) {
+        this.head = head;
+        this.places = places;
         this.editions = editions;
         this.uploads = uploads;
         this.terms = terms;
@@ -52,7 +61,8 @@ class DeskController {
     }
 
     @GetMapping("/desk")
-    String desk(Model model) {
+    String desk(HttpServletRequest request, Model model) {
+        head.putBeside(model, request, "/desk");
         model.addAttribute("page", DeskPages.desk(terms.all()));
         return "desk/page";
     }
@@ -68,7 +78,8 @@ class DeskController {
     }
 
     @GetMapping("/desk/bundles/{id}")
-    String check(@PathVariable String id, Model model) throws IOException {
+    String check(@PathVariable String id, HttpServletRequest request, Model model) throws IOException {
+        head.putBeside(model, request, "/desk/bundles/" + id);
         UploadedBundle upload = read(id);
         List<Edition> history = upload.bundle()
                 .map(bundle -> editions.history(bundle.schedule().term().code()))
@@ -111,7 +122,8 @@ class DeskController {
     }
 
     @GetMapping("/desk/terms/{term}")
-    String history(@PathVariable TermCode term, Model model) {
+    String history(@PathVariable TermCode term, HttpServletRequest request, Model model) {
+        head.putWithoutVisitor(model, request, places.place(term), Brief.EVERYTHING, "/desk/terms/" + term);
         model.addAttribute("page", DeskPages.history(terms.get(term), editions.history(term)));
         return "desk/history";
     }

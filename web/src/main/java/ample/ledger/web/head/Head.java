@@ -3,8 +3,11 @@ package ample.ledger.web.head;
 import ample.ledger.core.browse.brief.Brief;
 import ample.ledger.web.guest.Keeping;
 import ample.ledger.web.term.Place;
+import ample.ledger.web.term.Places;
 import ample.ledger.web.term.Terms;
 import jakarta.servlet.http.HttpServletRequest;
+import java.util.Optional;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 
@@ -13,11 +16,14 @@ import org.springframework.ui.Model;
 public class Head {
 
     private static final String NAME = "where";
+    private static final String ME = "me";
 
     private final Terms terms;
     private final Keeping keeping;
+    private final Places places;
 
-    Head(Terms terms, Keeping keeping) {
+    Head(Terms terms, Keeping keeping, Places places) {
+        this.places = places;
         this.terms = terms;
         this.keeping = keeping;
     }
@@ -31,11 +37,38 @@ public class Head {
     public void put(Model model, HttpServletRequest request, Place place, Brief brief, String here) {
         int week =
                 keeping.of(request).week(place.terms().get(0).edition().term()).size();
-        model.addAttribute(NAME, Where.of(terms.all(), place, brief, here, week));
+        put(model, request, Where.of(terms.all(), place, brief, week), here);
     }
 
     /** The same where something has gone wrong, so that what is kept for the visitor is not looked at. */
-    public void putWithoutVisitor(Model model, Place place, Brief brief, String here) {
-        model.addAttribute(NAME, Where.of(terms.all(), place, brief, here, 0));
+    public void putWithoutVisitor(Model model, HttpServletRequest request, Place place, Brief brief, String here) {
+        put(model, request, Where.of(terms.all(), place, brief, 0), here);
+    }
+
+    /**
+     * Of a page that is about no place: it leads to the place that the visitor came from, or else to the first term; without places
+     * where nothing is posted.
+     *
+     * @param back where the page leads back to
+     */
+    public void putBeside(Model model, HttpServletRequest request, String back) {
+        model.addAttribute(ME, Me.of(request, back));
+        from(back).ifPresent(place -> put(model, request, Where.of(terms.all(), place, Brief.EVERYTHING, 0), back));
+    }
+
+    private Optional<Place> from(String back) {
+        String path = back.replaceFirst("[?#].*", "");
+        return Stream.concat(
+                        terms.all().stream()
+                                .map(posted -> posted.edition().term())
+                                .filter(term -> path.startsWith("/" + term + "/")),
+                        terms.all().stream().map(posted -> posted.edition().term()))
+                .findFirst()
+                .map(places::place);
+    }
+
+    private static void put(Model model, HttpServletRequest request, Where where, String here) {
+        model.addAttribute(NAME, where);
+        model.addAttribute(ME, Me.of(request, here));
     }
 }

@@ -18,17 +18,8 @@ import java.util.Map;
  * @param edition which edition is shown and when it was posted
  * @param find the address that reads a line of text
  * @param others every term and season that can be browsed, this one among them
- * @param preferences the address of the preferences, which leads back here
- * @param signIn where a visitor signs in, which leads back here too
  */
-public record Where(
-        String name,
-        String edition,
-        List<Screen> screens,
-        String find,
-        List<Other> others,
-        String preferences,
-        String signIn) {
+public record Where(String name, String edition, List<Screen> screens, String find, List<Other> others) {
 
     /** A screen that the head leads to. */
     public record Screen(String screen, String label, String title, String address, int count) {}
@@ -37,10 +28,9 @@ public record Where(
     public record Other(String label, String title, String address, boolean chosen) {}
 
     /**
-     * @param here the address of the page
      * @param week how many sections the visitor keeps for the term
      */
-    static Where of(List<PostedTerm> all, Place place, Brief brief, String here, int week) {
+    static Where of(List<PostedTerm> all, Place place, Brief brief, int week) {
         return new Where(
                 place.name(),
                 edition(place),
@@ -49,13 +39,11 @@ public record Where(
                         new Screen(
                                 "week",
                                 "My week",
-                                "What you keep ( w )",
+                                "What you keep",
                                 "/" + place.terms().get(0).edition().term() + "/week",
                                 week)),
                 "/" + place.path() + "/find",
-                others(all, place, brief),
-                Addresses.with("/preferences", "back", here),
-                Addresses.with("/sign-in", "back", here));
+                others(all, place, brief));
     }
 
     private static String edition(Place place) {

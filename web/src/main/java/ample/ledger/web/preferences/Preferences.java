@@ -21,15 +21,22 @@ import org.jspecify.annotations.Nullable;
  * @param firstDay what a week begins with: Monday, Saturday or Sunday
  * @param lines how close lines stand
  * @param light which colours
+ * @param keys whether single keys do something
  * @param home the student's home campus; empty for none, and where nothing was said
  * @param saidHome whether the student has said which it is, or that there is none: it is asked for once
  */
 public record Preferences(
-        ClockStyle clock, DayOfWeek firstDay, Lines lines, Light light, Optional<CampusCode> home, boolean saidHome) {
+        ClockStyle clock,
+        DayOfWeek firstDay,
+        Lines lines,
+        Light light,
+        Keys keys,
+        Optional<CampusCode> home,
+        boolean saidHome) {
 
     /** What somebody gets who has not said anything. */
-    public static final Preferences USUAL =
-            new Preferences(ClockStyle.HOURS_24, DayOfWeek.MONDAY, Lines.ROOMY, Light.AUTO, Optional.empty(), false);
+    public static final Preferences USUAL = new Preferences(
+            ClockStyle.HOURS_24, DayOfWeek.MONDAY, Lines.ROOMY, Light.AUTO, Keys.ON, Optional.empty(), false);
 
     /** The days that a week may begin with. */
     static final List<DayOfWeek> FIRST_DAYS = List.of(DayOfWeek.MONDAY, DayOfWeek.SATURDAY, DayOfWeek.SUNDAY);
@@ -45,6 +52,17 @@ public record Preferences(
         AUTO,
         LIGHT,
         DARK
+    }
+
+    /** Whether pressing one key alone does something: who speaks to a machine, or shakes, turns it off (WCAG 2.1.4). */
+    public enum Keys {
+        ON,
+        OFF
+    }
+
+    /** Whether single keys do something. */
+    public boolean singleKeys() {
+        return keys == Keys.ON;
     }
 
     /** The days of the week from the first one on. */
@@ -73,7 +91,8 @@ public record Preferences(
                 "clock", code(clock),
                 "week", code(firstDay),
                 "lines", code(lines),
-                "light", code(light)));
+                "light", code(light),
+                "keys", code(keys)));
         if (saidHome) {
             parts.put("home", home.map(CampusCode::text).orElse(""));
         }
@@ -99,6 +118,7 @@ public record Preferences(
                 one(FIRST_DAYS.toArray(DayOfWeek[]::new), parts.get("week")).orElse(USUAL.firstDay),
                 one(Lines.values(), parts.get("lines")).orElse(USUAL.lines),
                 one(Light.values(), parts.get("light")).orElse(USUAL.light),
+                one(Keys.values(), parts.get("keys")).orElse(USUAL.keys),
                 home(home),
                 parts.containsKey("home"));
     }
@@ -109,7 +129,7 @@ public record Preferences(
 
     /** With this home campus; empty for none. */
     Preferences at(String code) {
-        return new Preferences(clock, firstDay, lines, light, home(code), true);
+        return new Preferences(clock, firstDay, lines, light, keys, home(code), true);
     }
 
     static String code(Enum<?> constant) {

@@ -3,6 +3,7 @@ package ample.ledger.web.preferences;
 import ample.ledger.core.schedule.Campus;
 import ample.ledger.core.schedule.CampusCode;
 import ample.ledger.web.guard.Cookies;
+import ample.ledger.web.head.Head;
 import ample.ledger.web.term.Local;
 import ample.ledger.web.term.Terms;
 import jakarta.servlet.http.HttpServletRequest;
@@ -30,8 +31,11 @@ class PreferencesController {
 
     private final Terms terms;
 
-    PreferencesController(Terms terms) {
+    private final Head head;
+
+    PreferencesController(Terms terms, Head head) {
         this.terms = terms;
+        this.head = head;
     }
 
     /** One question with its answers. */
@@ -45,7 +49,9 @@ class PreferencesController {
     String preferences(
             @ModelAttribute(name = "preferences", binding = false) Preferences now,
             @RequestParam(defaultValue = "/") String back,
+            HttpServletRequest request,
             Model model) {
+        head.putBeside(model, request, Local.address(back));
         model.addAttribute("back", Local.address(back));
         model.addAttribute(
                 "questions",
@@ -81,6 +87,12 @@ class PreferencesController {
                                         answer(Preferences.Light.AUTO, "as the device says", now.light()),
                                         answer(Preferences.Light.LIGHT, "light", now.light()),
                                         answer(Preferences.Light.DARK, "dark", now.light()))),
+                        new Question(
+                                "keys",
+                                "Keys that do something when pressed alone, such as / to find",
+                                List.of(
+                                        answer(Preferences.Keys.ON, "on; ? tells which", now.keys()),
+                                        answer(Preferences.Keys.OFF, "off", now.keys()))),
                         new Question("home", "Home campus", campuses(now.home()))));
         return "preferences/page";
     }

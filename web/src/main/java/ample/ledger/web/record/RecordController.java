@@ -5,6 +5,7 @@ import ample.ledger.core.schedule.Programme;
 import ample.ledger.web.guard.Limits;
 import ample.ledger.web.guest.Keeping;
 import ample.ledger.web.guest.KeptRecord;
+import ample.ledger.web.head.Head;
 import ample.ledger.web.term.Addresses;
 import ample.ledger.web.term.Local;
 import ample.ledger.web.term.Terms;
@@ -33,7 +34,10 @@ class RecordController {
     private final Keeping keeping;
     private final Limits limits;
 
-    RecordController(Terms terms, Keeping keeping, Limits limits) {
+    private final Head head;
+
+    RecordController(Terms terms, Keeping keeping, Limits limits, Head head) {
+        this.head = head;
         this.limits = limits;
         this.keeping = keeping;
         this.terms = terms;
@@ -43,7 +47,7 @@ class RecordController {
     @GetMapping("/record")
     String record(@RequestParam(defaultValue = "/") String back, HttpServletRequest request, Model model) {
         KeptRecord record = keeping.needed(request).record();
-        return page(record, faults(record), back, model);
+        return page(record, faults(record), back, request, model);
     }
 
     /**
@@ -79,10 +83,11 @@ class RecordController {
         if (tooLarge) {
             faults.add("The file is larger than any list of courses: 8 KB at most. It was left out.");
         }
-        return faults.isEmpty() ? "redirect:" + Local.address(back) : page(record, faults, back, model);
+        return faults.isEmpty() ? "redirect:" + Local.address(back) : page(record, faults, back, request, model);
     }
 
-    private String page(KeptRecord record, List<String> faults, String back, Model model) {
+    private String page(KeptRecord record, List<String> faults, String back, HttpServletRequest request, Model model) {
+        head.putBeside(model, request, Local.address(back));
         model.addAttribute("record", record);
         model.addAttribute("back", Local.address(back));
         model.addAttribute("faults", faults);

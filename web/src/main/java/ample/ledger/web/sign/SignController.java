@@ -1,7 +1,9 @@
 package ample.ledger.web.sign;
 
 import ample.ledger.standin.SimulatedSignOn;
+import ample.ledger.web.head.Head;
 import ample.ledger.web.term.Local;
+import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
@@ -15,7 +17,10 @@ class SignController {
 
     private final boolean students;
 
-    SignController(SignInSettings settings) {
+    private final Head head;
+
+    SignController(SignInSettings settings, Head head) {
+        this.head = head;
         students = !settings.studentPassword().isBlank();
     }
 
@@ -27,7 +32,9 @@ class SignController {
     String signIn(
             @RequestParam(required = false) @Nullable String again,
             @RequestParam(defaultValue = "/") String back,
+            HttpServletRequest request,
             Model model) {
+        head.putBeside(model, request, Local.address(back));
         model.addAttribute("again", again != null);
         model.addAttribute("back", Local.address(back));
         model.addAttribute("students", students ? SimulatedSignOn.students() : List.of());

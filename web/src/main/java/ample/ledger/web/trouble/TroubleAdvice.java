@@ -13,6 +13,7 @@ import ample.ledger.web.term.Places;
 import ample.ledger.web.term.Terms;
 import ample.ledger.web.term.UnknownTermException;
 import ample.ledger.web.trouble.TroublePage.WayOn;
+import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
 import java.util.Objects;
@@ -47,7 +48,8 @@ class TroubleAdvice {
 
     @ExceptionHandler
     @ResponseStatus(HttpStatus.NOT_FOUND)
-    String unknownTerm(UnknownTermException unknown, Model model) {
+    String unknownTerm(UnknownTermException unknown, HttpServletRequest request, Model model) {
+        head.putBeside(model, request, "/");
         List<WayOn> posted =
                 terms.all().stream().map(term -> browse(term.edition().term())).toList();
         model.addAttribute(
@@ -61,10 +63,10 @@ class TroubleAdvice {
 
     @ExceptionHandler
     @ResponseStatus(HttpStatus.NOT_FOUND)
-    String notPosted(NotPostedException unknown, Model model) {
+    String notPosted(NotPostedException unknown, HttpServletRequest request, Model model) {
         TermCode term = unknown.posted().schedule().term().code();
         Addresses addresses = new Addresses(term);
-        head.putWithoutVisitor(model, places.place(term), unknown.brief(), addresses.browse(unknown.brief()));
+        head.putWithoutVisitor(model, request, places.place(term), unknown.brief(), addresses.browse(unknown.brief()));
         model.addAttribute(
                 "page",
                 new TroublePage(
@@ -80,7 +82,8 @@ class TroubleAdvice {
 
     @ExceptionHandler({AwayException.class, DataAccessException.class, TransactionException.class})
     @ResponseStatus(HttpStatus.SERVICE_UNAVAILABLE)
-    String away(Exception away, HttpServletResponse response, Model model) {
+    String away(Exception away, HttpServletRequest request, HttpServletResponse response, Model model) {
+        head.putBeside(model, request, "/");
         LOG.debug("A page could not be made: {}", away.getMessage());
         response.setHeader(HttpHeaders.RETRY_AFTER, "5");
         model.addAttribute("page", TroublePage.AWAY);
@@ -89,7 +92,8 @@ class TroubleAdvice {
 
     @ExceptionHandler
     @ResponseStatus(HttpStatus.TOO_MANY_REQUESTS)
-    String tooMany(TooManyException tooMany, HttpServletResponse response, Model model) {
+    String tooMany(TooManyException tooMany, HttpServletRequest request, HttpServletResponse response, Model model) {
+        head.putBeside(model, request, "/");
         Refusal refusal = Refusal.of(tooMany);
         response.setHeader(HttpHeaders.RETRY_AFTER, Long.toString(tooMany.seconds()));
         model.addAttribute("page", new TroublePage(refusal.title(), refusal.explanation(), List.of(TroublePage.HOME)));
@@ -99,7 +103,8 @@ class TroubleAdvice {
     /** What Tomcat, or Spring, cannot read of a form: it was made by hand, or came too slowly. */
     @ExceptionHandler({MultipartException.class, InvalidParameterException.class})
     @ResponseStatus(HttpStatus.BAD_REQUEST)
-    String unreadable(Model model) {
+    String unreadable(HttpServletRequest request, Model model) {
+        head.putBeside(model, request, "/");
         model.addAttribute(
                 "page",
                 new TroublePage(
@@ -111,7 +116,8 @@ class TroubleAdvice {
 
     @ExceptionHandler
     @ResponseStatus(HttpStatus.CONTENT_TOO_LARGE)
-    String full(KeptFullException full, Model model) {
+    String full(KeptFullException full, HttpServletRequest request, Model model) {
+        head.putBeside(model, request, "/");
         model.addAttribute(
                 "page",
                 new TroublePage(

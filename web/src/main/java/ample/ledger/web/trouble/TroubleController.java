@@ -1,6 +1,7 @@
 package ample.ledger.web.trouble;
 
 import ample.ledger.web.guard.Refusal;
+import ample.ledger.web.head.Head;
 import jakarta.servlet.RequestDispatcher;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
@@ -17,6 +18,12 @@ class TroubleController implements ErrorController {
 
     private static final TroublePage.WayOn HOME = TroublePage.HOME;
 
+    private final Head head;
+
+    TroubleController(Head head) {
+        this.head = head;
+    }
+
     @RequestMapping("${server.error.path:/error}")
     String trouble(HttpServletRequest request, HttpServletResponse response, Model model) {
         Object code = request.getAttribute(RequestDispatcher.ERROR_STATUS_CODE);
@@ -26,6 +33,7 @@ class TroubleController implements ErrorController {
             status = HttpStatus.NOT_FOUND;
         }
         response.setStatus(status.value());
+        head.putBeside(model, request, "/");
         model.addAttribute(
                 "page",
                 Refusal.of(request)

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ample.ledger.core.calendar.ClockStyle;
 import ample.ledger.core.schedule.CampusCode;
+import ample.ledger.web.preferences.Preferences.Keys;
 import ample.ledger.web.preferences.Preferences.Light;
 import ample.ledger.web.preferences.Preferences.Lines;
 import java.time.DayOfWeek;
@@ -19,6 +20,7 @@ class PreferencesTest {
             DayOfWeek.SUNDAY,
             Lines.TIGHT,
             Light.DARK,
+            Keys.OFF,
             Optional.of(new CampusCode("upper-fell")),
             true);
 

@@ -125,7 +125,8 @@ public final class Findings {
             lines.add(new RunningAccount.Line(conditions.get(i), before - left, onlyThis));
             before = left;
         }
-        return new RunningAccount(posted, incomplete, lines, fitting);
+        int cancelled = moment.index().cancelled().sizeOfAnd(candidates());
+        return new RunningAccount(posted, incomplete, lines, cancelled, fitting - cancelled);
     }
 
     /**

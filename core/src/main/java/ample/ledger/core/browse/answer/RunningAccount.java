@@ -9,13 +9,15 @@ import java.util.List;
  * @param posted sections in all
  * @param incomplete sections that cannot be taken by anybody: they belong to no complete, clash-free set
  * @param lines one for each condition, in the order of the brief
- * @param left {@code posted} less everything removed
+ * @param cancelled sections that fit every condition, and are cancelled
+ * @param left {@code posted} less everything removed, and less what is cancelled
  */
-public record RunningAccount(int posted, int incomplete, List<Line> lines, int left) {
+public record RunningAccount(int posted, int incomplete, List<Line> lines, int cancelled, int left) {
 
     public RunningAccount {
         lines = List.copyOf(lines);
-        int removed = incomplete + lines.stream().mapToInt(Line::removed).sum();
+        int removed =
+                incomplete + cancelled + lines.stream().mapToInt(Line::removed).sum();
         if (posted - removed != left) {
             throw new IllegalArgumentException(
                     "An account must add up: %d less %d is not %d".formatted(posted, removed, left));

@@ -61,7 +61,11 @@ public record SeasonFindings(List<Findings> terms) {
                     first.condition(), first.removed() + second.removed(), first.onlyThis() + second.onlyThis()));
         }
         return new RunningAccount(
-                one.posted() + other.posted(), one.incomplete() + other.incomplete(), lines, one.left() + other.left());
+                one.posted() + other.posted(),
+                one.incomplete() + other.incomplete(),
+                lines,
+                one.cancelled() + other.cancelled(),
+                one.left() + other.left());
     }
 
     /** {@link Findings#waysBack()} over all terms; empty where something fits in one of them. */
@@ -91,6 +95,11 @@ public record SeasonFindings(List<Findings> terms) {
             Map<String, Integer> sum = new LinkedHashMap<>();
             terms.forEach(counts -> counts.of(facet).forEach((code, count) -> sum.merge(code, count, Integer::sum)));
             return sum;
+        }
+
+        /** @see ValueCounts#untimed() */
+        public int untimed() {
+            return terms.stream().mapToInt(ValueCounts::untimed).sum();
         }
 
         /** @see ValueCounts#of(DayOfWeek) */

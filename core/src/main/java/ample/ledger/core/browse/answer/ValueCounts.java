@@ -25,10 +25,12 @@ public final class ValueCounts {
     private final Map<Facet, int[]> counts = new EnumMap<>(Facet.class);
     private final Map<DayOfWeek, Integer> days = new EnumMap<>(DayOfWeek.class);
     private final int timed;
+    private final int untimed;
 
-    private ValueCounts(Moment moment, int timed) {
+    private ValueCounts(Moment moment, int timed, int untimed) {
         this.moment = moment;
         this.timed = timed;
+        this.untimed = untimed;
     }
 
     /** Cost: {@link FacetIndex#counts} for each facet. */
@@ -37,14 +39,17 @@ public final class ValueCounts {
         CandidateSet fitting = findings.candidates();
         SectionSet sections = findings.sections();
         CandidateSet besideUntimed = findings.besides(Topic.UNTIMED);
-        ValueCounts counts = new ValueCounts(moment, kept(new Timed(), moment).sizeOfAnd(besideUntimed));
+        CandidateSet besideDays = findings.besides(Topic.DAYS);
+        ValueCounts counts = new ValueCounts(
+                moment,
+                kept(new Timed(), moment).sizeOfAnd(besideUntimed),
+                moment.index().setMeetings().untimed().sizeOfAnd(besideDays));
         for (Facet facet : Facet.values()) {
             CandidateSet base = findings.besides(Topic.of(facet));
             counts.counts.put(facet, moment.facet(facet).counts(base, base == fitting ? sections : base.sections()));
         }
         OnDays.Rule rule =
                 findings.brief().condition(OnDays.class).map(OnDays::rule).orElse(OnDays.Rule.ONLY);
-        CandidateSet besideDays = findings.besides(Topic.DAYS);
         for (DayOfWeek day : DayOfWeek.values()) {
             counts.days.put(day, kept(new OnDays(rule, Days.of(day)), moment).sizeOfAnd(besideDays));
         }
@@ -73,6 +78,11 @@ public final class ValueCounts {
     /** What that day alone would give, with the rule that the brief has, or else as the only day. */
     public int of(DayOfWeek day) {
         return Objects.requireNonNull(days.get(day));
+    }
+
+    /** How many sections with no set time are in what each of the days would give. */
+    public int untimed() {
+        return untimed;
     }
 
     /** What leaving out sections with no set time would give. */

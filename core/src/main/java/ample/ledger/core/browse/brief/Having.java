@@ -61,6 +61,9 @@ public record Having(Facet facet, Set<String> codes, Facet.Match match) implemen
                     .map(Facet.Value::code)
                     .filter(value -> value.equalsIgnoreCase(code) || facet == Facet.CREDITS && isWithin(value, code))
                     .toList();
+            if (meant.isEmpty()) {
+                meant = address.vocabulary().possible(facet, code).stream().toList();
+            }
             if (meant.isEmpty() && !code.isEmpty()) {
                 address.misread(
                         parameter, code, told(facet, known, address.vocabulary().name()));
@@ -116,8 +119,7 @@ public record Having(Facet facet, Set<String> codes, Facet.Match match) implemen
     @Override
     public Phrase phrase(Wording wording) {
         boolean byCode = facet == Facet.SUBJECT && codes.size() > MOST_NAMES;
-        List<String> names = wording.vocabulary().values(facet).stream()
-                .filter(value -> codes.contains(value.code()))
+        List<String> names = wording.vocabulary().named(facet, codes).stream()
                 .map(value -> byCode ? value.code() : value.name())
                 .toList();
         boolean remote = facet == Facet.CAMPUS && wording.vocabulary().remote(codes);

@@ -197,6 +197,8 @@ public enum Facet {
     /** The code of a person or a place that is still to be announced. */
     public static final String TO_BE_ANNOUNCED = "to-be-announced";
 
+    private static final String CREDITS_OR_RANGE = "[0-9]{1,4}(\\.[0-9]{1,2})?(-[0-9]{1,4}(\\.[0-9]{1,2})?)?";
+
     private final Scope scope;
     private final Parameter parameter;
     private final String plural;
@@ -273,6 +275,26 @@ public enum Facet {
     /** Every value that {@code schedule} knows, in the order to show them. */
     public List<Value> values(Schedule schedule) {
         return values.apply(schedule).toList();
+    }
+
+    /**
+     * The value that {@code code} means though no section has it: another language, year of study or number of credits makes sense, and
+     * another subject does not. Empty where it makes none.
+     */
+    Optional<Value> possible(String code) {
+        if (this == LANGUAGE) {
+            Locale language = Locale.forLanguageTag(code);
+            boolean known = Arrays.asList(Locale.getISOLanguages()).contains(language.getLanguage());
+            return Optional.of(language)
+                    .filter(some -> known)
+                    .map(some -> new Value(some.toLanguageTag(), some.getDisplayName(Locale.ENGLISH)));
+        }
+        if (this == LEVEL) {
+            return Optional.of(code).filter(year -> year.matches("[1-9]")).map(year -> new Value(year, year));
+        }
+        return Optional.of(code)
+                .filter(credits -> this == CREDITS && credits.matches(CREDITS_OR_RANGE))
+                .map(credits -> new Value(credits, credits.replace("-", " to ") + " credits"));
     }
 
     /** The codes of the values that a section of {@code schedule} has; of sets exactly one. Not for {@link #STATUS}. */

@@ -53,6 +53,7 @@ public final class TermIndex {
     private final Map<CourseCode, List<SectionAt>> sectionsOfCourse;
     private final Map<EntryNumber, SectionAt> sectionOfEntry;
     private final CourseWords words;
+    private final CandidateSet cancelled;
     private final Map<Object, CandidateSet> kept = new ConcurrentHashMap<>();
     private final Map<Order, CandidatesInOrder> inOrder = new EnumMap<>(Order.class);
     private final Map<Order, int[]> ranks = new EnumMap<>(Order.class);
@@ -91,6 +92,8 @@ public final class TermIndex {
                 candidate ->
                         section(layout.sectionOf(candidate)).course().code().digits());
         this.words = new CourseWords(courses);
+        this.cancelled =
+                layout.where(candidate -> section(layout.sectionOf(candidate)).cancelled());
         for (Order order : Order.values()) {
             order.comparator(schedule).ifPresent(fixed -> keep(order, fixed));
         }
@@ -202,6 +205,11 @@ public final class TermIndex {
     /** The place of every section in an order that seats do not change; null for one that they do. */
     int @Nullable [] ranks(Order order) {
         return ranks.get(order);
+    }
+
+    /** The candidates whose section is cancelled. */
+    public CandidateSet cancelled() {
+        return cancelled;
     }
 
     /** The candidates of courses whose number, without letters, is one of these. */

@@ -91,6 +91,24 @@ public final class Vocabulary {
                 .findFirst();
     }
 
+    /** These values by their names: those that there are in the order to show them, then those that nothing has. */
+    public List<Facet.Value> named(Facet facet, Collection<String> codes) {
+        List<Facet.Value> named = new ArrayList<>(values(facet).stream()
+                .filter(value -> codes.contains(value.code()))
+                .toList());
+        codes.stream()
+                .filter(code -> named.stream().noneMatch(value -> value.code().equals(code)))
+                .sorted()
+                .flatMap(code -> facet.possible(code).stream())
+                .forEach(named::add);
+        return named;
+    }
+
+    /** The code of a value that makes sense, though nothing here has it. */
+    public Optional<String> possible(Facet facet, String code) {
+        return facet.possible(code).map(Facet.Value::code);
+    }
+
     /** Every course posted, of a code that several know the first. */
     public Collection<Course> courses() {
         return Collections.unmodifiableCollection(courses.values());

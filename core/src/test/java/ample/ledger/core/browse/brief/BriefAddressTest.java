@@ -2,7 +2,9 @@ package ample.ledger.core.browse.brief;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ample.ledger.core.browse.answer.Findings;
 import ample.ledger.core.browse.index.Vocabulary;
+import ample.ledger.core.calendar.ClockStyle;
 import ample.ledger.core.fixtures.Schedules;
 import java.util.List;
 import java.util.Map;
@@ -42,7 +44,7 @@ class BriefAddressTest {
                 "starts   | tomorrow   | Write a date, as in 2031-09-08",
                 "weeks    | 0          | from 1 to 60",
                 "taken    | glac       | as in glac:120",
-                "credits  | 99         | The numbers of credits of Autumn 2031 are",
+                "credits  | many       | The numbers of credits of Autumn 2031 are",
                 "kind     | talk       | The kinds of Autumn 2031 are lecture, lab",
                 "instructor | nobody   | That is none of the",
                 "language | xx         | The languages of Autumn 2031 are",
@@ -62,6 +64,32 @@ class BriefAddressTest {
             assertThat(misread.sentence()).contains(sentence);
         });
         assertThat(reading.brief().parameters()).containsEntry("subject", "tide");
+    }
+
+    /** It makes sense to ask for it; that there is none is the answer. */
+    @ParameterizedTest
+    @CsvSource({
+        "language, de, German",
+        "language, cy, Welsh",
+        "level, 7, 7",
+        "credits, 99, 99 credits",
+        "credits, 40-50, 40 to 50 credits",
+        "kind, clinic, clinic"
+    })
+    void whatMakesSenseAndNothingHasGivesAnEmptyList(String parameter, String value, String said) {
+        var reading = BriefAddress.read(Map.of(parameter, List.of(value)), VOCABULARY);
+
+        assertThat(reading.misreads()).isEmpty();
+        assertThat(reading.brief().parameters()).isEqualTo(Map.of(parameter, value));
+        assertThat(Findings.of(Schedules.now(Schedules.kernelIndex()), reading.brief())
+                        .fitting())
+                .isEmpty();
+        assertThat(reading.brief()
+                        .conditions()
+                        .get(0)
+                        .phrase(new Wording(VOCABULARY, ClockStyle.HOURS_24))
+                        .whole())
+                .contains(said);
     }
 
     @Test

@@ -146,7 +146,7 @@ class CandidateSetTest {
         assertThat(Candidates.of(schedule).all().isEmpty()).isTrue();
         assertThat(Findings.of(Schedules.now(new TermIndex(schedule, Schedules.TODAY)), Brief.EVERYTHING)
                         .account())
-                .isEqualTo(new RunningAccount(2, 2, List.of(), 0));
+                .isEqualTo(new RunningAccount(2, 2, List.of(), 0, 0));
     }
 
     private static Set<CandidateAt> some(Candidates layout, Random random) {

@@ -1,0 +1,86 @@
+// @ts-check
+// Coming back to a long list: when a reader leaves it, its address is made to say which line was at the top of the window and
+// which were open, so that the server shows just these again.
+
+import { afterTheFrame } from "./frame.js";
+
+function isPlain(event) {
+  return (
+    event.button === 0 &&
+    !(event.metaKey || event.ctrlKey || event.shiftKey || event.altKey)
+  );
+}
+
+/** The line that is read: the first whose upper end is in the window. */
+function firstInSight() {
+  return [...document.querySelectorAll("#lines .line")].find(
+    (line) => line.getBoundingClientRect().top >= 0,
+  );
+}
+
+/** Writes into the entry of this page in the browser's history where the reader is. */
+function remember() {
+  const line = firstInSight();
+  const looks = [...document.querySelectorAll("#lines .essentials")].map(
+    (open) => open.id.replace("look-", ""),
+  );
+  if (!line || (window.scrollY < line.offsetHeight && !looks.length)) {
+    return;
+  }
+  const url = new URL(window.location.href);
+  url.hash = "";
+  for (const name of ["page", "line", "look"]) {
+    url.searchParams.delete(name);
+  }
+  url.searchParams.set("line", line.id.slice(1));
+  if (looks.length) {
+    url.searchParams.set("look", looks.join(","));
+  }
+  history.scrollRestoration = "manual";
+  history.replaceState(
+    {
+      ...history.state,
+      place: { line: line.id, top: line.getBoundingClientRect().top },
+    },
+    "",
+    url,
+  );
+}
+
+/** Back at a list that was left: its line where it was. */
+function restore() {
+  const place = history.state?.place;
+  const line = place && document.getElementById(place.line);
+  if (line) {
+    window.scrollTo(
+      0,
+      window.scrollY + line.getBoundingClientRect().top - place.top,
+    );
+  }
+}
+
+/** To be called after all else that listens for clicks: what opens in place does not leave the list. */
+export function keepPlace() {
+  if (!document.querySelector("[data-part=browse]")) {
+    return;
+  }
+  restore();
+  // Once more when the list has made room for what stands above.
+  afterTheFrame(restore);
+  document.addEventListener("click", (event) => {
+    const link = event.target.closest("a[href]");
+    const leaves =
+      link &&
+      isPlain(event) &&
+      !event.defaultPrevented &&
+      !link.getAttribute("href").startsWith("#");
+    if (leaves) {
+      remember();
+    }
+  });
+  document.addEventListener("submit", (event) => {
+    if (!event.defaultPrevented) {
+      remember();
+    }
+  });
+}
