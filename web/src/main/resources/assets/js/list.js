@@ -225,6 +225,11 @@ function addressOf(leaf) {
   const url = new URL(table().dataset.address, window.location.href);
   url.pathname += "/leaf";
   url.searchParams.delete("line");
+  // What the address of the page has open is open in every leaf.
+  const looks = new URL(window.location.href).searchParams.get("look");
+  if (looks) {
+    url.searchParams.set("look", looks);
+  }
   url.searchParams.set("page", leaf);
   return url.href;
 }

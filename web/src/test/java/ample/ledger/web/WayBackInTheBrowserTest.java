@@ -24,8 +24,8 @@ class WayBackInTheBrowserTest {
         page.navigate(ledger.page("browse"));
         Locator wanted = page.locator("#e40441");
         for (int wheel = 0; wheel < 60 && wanted.count() == 0; wheel++) {
-            page.mouse().wheel(0, 500);
-            page.waitForTimeout(50);
+            page.mouse().wheel(0, 250);
+            page.waitForTimeout(150);
         }
         wanted.scrollIntoViewIfNeeded();
         wanted.locator("a.look").click();

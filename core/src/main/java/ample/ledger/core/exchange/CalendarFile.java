@@ -53,7 +53,7 @@ public final class CalendarFile {
     }
 
     /**
-     * The file of {@code sections}, all of them of {@code schedule}; those that are cancelled are left out.
+     * The file of {@code sections}, all of them of {@code schedule}. What is cancelled is said to be: a calendar that had it before takes it out.
      *
      * @param now the moment it is made
      */
@@ -69,7 +69,6 @@ public final class CalendarFile {
         file.line("PRODID:-//Ample Ledger//Schedule of classes//EN");
         file.line("CALSCALE:GREGORIAN");
         Map<ZoneId, List<Attendance>> held = attendances.stream()
-                .filter(attendance -> !attendance.section().cancelled())
                 .collect(Collectors.groupingBy(
                         attendance -> attendance.schedule().institution().zone(),
                         LinkedHashMap::new,
@@ -131,9 +130,12 @@ public final class CalendarFile {
                     zone,
                     dates.stream().filter(date -> !date.equals(first)).toList());
         }
+        if (section.cancelled()) {
+            line("STATUS:CANCELLED");
+        }
         line("SUMMARY:"
-                + escaped(section + " " + section.course().title() + ", "
-                        + meeting.kind().label()));
+                + escaped((section.cancelled() ? "Cancelled: " : "") + section + " "
+                        + section.course().title() + ", " + meeting.kind().label()));
         line("LOCATION:" + escaped(meeting.place().inWords()));
         line("DESCRIPTION:"
                 + escaped("Entry number " + section.entry() + ". "

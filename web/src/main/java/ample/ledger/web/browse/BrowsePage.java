@@ -166,6 +166,7 @@ public record BrowsePage(
      *
      * @param sectionMeans its code as the institution's key explains it
      * @param course its course in a few words, where lines are not in order of their courses
+     * @param twins "the same class as LIMN 244d F3"; empty where it is posted for one course
      * @param away that it is not at the student's home campus; empty where it is
      * @param changed what is different from the edition before; empty for nothing
      * @param picked how forms send it
@@ -184,6 +185,7 @@ public record BrowsePage(
             String kind,
             boolean companion,
             boolean cancelled,
+            String twins,
             Strip strip,
             List<String> when,
             String where,

@@ -149,6 +149,7 @@ public final class LineWords {
                 kind,
                 companion,
                 section.cancelled(),
+                twins(section),
                 Strip.of(section, ground),
                 section.meetings().stream()
                         .map(meeting -> Words.when(meeting.timing(), preferences.clock()))
@@ -178,6 +179,15 @@ public final class LineWords {
 
     SeatWords seats(Section section) {
         return visit.seats(posted, section);
+    }
+
+    /** The courses that it is posted for too. */
+    private String twins(Section section) {
+        return section.listing().isEmpty()
+                ? ""
+                : schedule.twinsOf(section).stream()
+                        .map(Section::toString)
+                        .collect(Collectors.joining(" and ", "the same class as ", ""));
     }
 
     private String runs(Section section) {

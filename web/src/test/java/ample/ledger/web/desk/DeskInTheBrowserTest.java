@@ -78,6 +78,7 @@ class DeskInTheBrowserTest {
         assertThat(page.locator("main")).containsText("How Tides Work");
 
         page.navigate(ledger.root() + "/desk");
+        page.locator(".me > summary").click();
         page.getByText("Sign out").click();
         page.navigate(ledger.root() + "/desk/terms/autumn-2077");
         assertThat(page.locator("h1")).hasText("Sign in");
