@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.stream.Stream;
 
 /**
  * The exceptions that a term makes to plain weeks: days without classes, and days that follow another weekday's
@@ -34,6 +35,14 @@ public final class TermCalendar {
     /** A calendar with these exceptions; of two for one date the later in the list counts. */
     public TermCalendar(Collection<ExceptionalDay> exceptions) {
         exceptions.forEach(exception -> this.exceptions.put(exception.date(), exception));
+    }
+
+    /** This calendar, but on the dates of {@code range}, on which {@code other} counts. */
+    public TermCalendar on(DateRange range, TermCalendar other) {
+        return new TermCalendar(Stream.concat(
+                        exceptions.values().stream().filter(day -> !range.contains(day.date())),
+                        other.exceptions.values().stream().filter(day -> range.contains(day.date())))
+                .toList());
     }
 
     /** In order of date. */
@@ -74,6 +83,17 @@ public final class TermCalendar {
             }
         }
         return held;
+    }
+
+    /** The same exceptions. */
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof TermCalendar calendar && exceptions.equals(calendar.exceptions);
+    }
+
+    @Override
+    public int hashCode() {
+        return exceptions.hashCode();
     }
 
     private static LocalDate mondayOf(LocalDate date) {

@@ -2,6 +2,7 @@ package ample.ledger.core.schedule;
 
 import ample.ledger.core.code.CodeKey;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -85,6 +86,15 @@ public final class Schedule {
                 }
             }
         }
+    }
+
+    /** The same with the calendars of the terms of its institution: see {@link Term#among}. */
+    public Schedule among(Collection<Schedule> others) {
+        Term whole = term.among(others.stream()
+                .filter(other -> other.institution.code().equals(institution.code()))
+                .map(Schedule::term)
+                .toList());
+        return whole.equals(term) ? this : new Schedule(institution, whole, codeKey, lists, courses, sections);
     }
 
     public Institution institution() {

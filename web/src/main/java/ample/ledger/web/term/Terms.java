@@ -9,9 +9,11 @@ import ample.ledger.store.Editions;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -32,6 +34,11 @@ public class Terms {
     private final Clock clock;
     private final EditionComparisons comparisons;
     private final Map<TermCode, PostedTerm> latest = new ConcurrentHashMap<>();
+
+    /** As they were posted, each by itself; for {@link #refresh} alone. */
+    private final Map<TermCode, Posted> asPosted = new HashMap<>();
+
+    private record Posted(Edition edition, Schedule schedule) {}
 
     Terms(Editions editions, LatestSeats seats, Clock clock) {
         this.seats = seats;
@@ -66,13 +73,22 @@ public class Terms {
     /** Looks what is current now, and takes in what has changed. */
     public synchronized void refresh() {
         List<Edition> current = editions.allCurrent();
+        Set<TermCode> terms = current.stream().map(Edition::term).collect(Collectors.toSet());
+        asPosted.keySet().retainAll(terms);
         for (Edition edition : current) {
-            PostedTerm known = latest.get(edition.term());
-            if (!isFresh(known, edition)) {
-                latest.put(edition.term(), load(edition));
+            Posted read = asPosted.get(edition.term());
+            if (read == null || read.edition().id() != edition.id()) {
+                asPosted.put(edition.term(), new Posted(edition, editions.schedule(edition)));
             }
         }
-        latest.keySet().retainAll(current.stream().map(Edition::term).collect(Collectors.toSet()));
+        List<Schedule> all = asPosted.values().stream().map(Posted::schedule).toList();
+        asPosted.forEach((term, posted) -> {
+            Schedule schedule = posted.schedule().among(all);
+            if (!isFresh(latest.get(term), posted.edition(), schedule)) {
+                latest.put(term, load(posted.edition(), schedule));
+            }
+        });
+        latest.keySet().retainAll(terms);
     }
 
     /** Finds out what editions changed, of every term of which that is not known yet; terms can be asked for meanwhile. */
@@ -89,14 +105,14 @@ public class Terms {
         }
     }
 
-    private boolean isFresh(@Nullable PostedTerm known, Edition current) {
+    private boolean isFresh(@Nullable PostedTerm known, Edition current, Schedule schedule) {
         return known != null
                 && known.edition().id() == current.id()
+                && known.schedule().term().equals(schedule.term())
                 && known.index().today().equals(today(known.schedule()));
     }
 
-    private PostedTerm load(Edition edition) {
-        Schedule schedule = editions.schedule(edition);
+    private PostedTerm load(Edition edition, Schedule schedule) {
         TermIndex index = new TermIndex(schedule, today(schedule));
         seats.takeOver(edition, index);
         return new PostedTerm(edition, index, new CourseGraph(schedule.courses()), Optional.empty());

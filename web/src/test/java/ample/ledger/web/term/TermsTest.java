@@ -11,14 +11,21 @@ import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
 import ample.ledger.core.calendar.ClockStyle;
+import ample.ledger.core.calendar.DateRange;
+import ample.ledger.core.calendar.TermCalendar;
 import ample.ledger.core.edition.Edition;
 import ample.ledger.core.fixtures.Schedules;
+import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
+import ample.ledger.core.schedule.Term;
 import ample.ledger.core.schedule.TermCode;
 import ample.ledger.store.Editions;
 import java.time.Clock;
+import java.time.DayOfWeek;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
@@ -95,6 +102,47 @@ class TermsTest {
                         "Edition 3, Tue 17 Jun, 20:00: was without an announced instructor",
                         "Edition 2, Tue 17 Jun, 20:00: was Mon 9:30–10:50");
         verify(editions, times(1)).schedule(edition(1));
+    }
+
+    /** "Both terms" runs into spring: its free week is free for who takes the class, from the moment it is posted. */
+    @Test
+    void aSpanThatRunsIntoAnotherTermFollowsItsCalendarOnceItIsPosted() {
+        Schedule autumn = Schedules.kernelSchedule();
+        LocalDate lambing = LocalDate.of(2032, 3, 8);
+        Term spring = new Term(
+                new TermCode("spring-2032"),
+                "Spring 2032",
+                autumn.term().season(),
+                new DateRange(LocalDate.of(2032, 1, 12), LocalDate.of(2032, 4, 30)),
+                new TermCalendar(List.of(
+                        new TermCalendar.ExceptionalDay(lambing, Optional.empty(), "Lambing Week"),
+                        new TermCalendar.ExceptionalDay(LocalDate.of(2031, 10, 20), Optional.empty(), "not its own"))));
+        Edition posted = new Edition(9, "halvermere", spring.code(), 1, EVENING, "", "", "");
+        when(editions.schedule(posted))
+                .thenReturn(new Schedule(
+                        autumn.institution(), spring, autumn.codeKey(), autumn.lists(), List.of(), List.of()));
+        assertThat(timetableOfAutumn(lambing)).isPresent();
+
+        when(editions.allCurrent()).thenReturn(List.of(edition(1), posted));
+        terms.refresh();
+
+        assertThat(timetableOfAutumn(lambing)).isEmpty();
+        assertThat(timetableOfAutumn(LocalDate.of(2031, 10, 20)))
+                .as("on its own dates its own calendar counts")
+                .isPresent();
+        assertThat(timetableOfAutumn(LocalDate.of(2031, 10, 27))).isEmpty();
+
+        current(1);
+        terms.refresh();
+        assertThat(timetableOfAutumn(lambing)).as("taken out again").isPresent();
+    }
+
+    private Optional<DayOfWeek> timetableOfAutumn(LocalDate date) {
+        return terms.get(new TermCode("autumn-2031"))
+                .schedule()
+                .term()
+                .calendar()
+                .timetableOf(date);
     }
 
     @Test
