@@ -25,6 +25,11 @@ class PagesAgreeTest {
 
     private static final Pattern CELL =
             Pattern.compile("data-seats=\"(\\d+)\">\\s*<span[^>]*>\\s*<b>(.*?)</b> <span>(.*?)</span>", Pattern.DOTALL);
+    /** A section of My week. */
+    private static final Pattern ENTRY = Pattern.compile(
+            "<td class=\"c-entry\"><a href=\"[^\"]*\">(\\d+)</a></td>(?:(?!</tr>).)*?<td class=\"open\"\\s*>\\s*<b>(.*?)</b> <span>(.*?)</span>",
+            Pattern.DOTALL);
+
     private static final Pattern SENTENCE = Pattern.compile("<p class=\"say\">(.*?)</p>");
 
     @ParameterizedTest
@@ -51,6 +56,8 @@ class PagesAgreeTest {
             assertThat(course.find()).isTrue();
             assertThat(cells(visitor, course.group(1))).contains(Map.entry(entry, listed.get(entry)));
         }
+        visitor.post("/autumn-2031/week/add", "line", all, "back", "/autumn-2031/week");
+        assertThat(cells(ENTRY, body(visitor, "/autumn-2031/week"))).isEqualTo(listed);
         for (Status status : Status.values()) {
             List<String> found =
                     cells(visitor, "/autumn-2031/browse?entry=" + all + "&status=" + status.code()).keySet().stream()
@@ -79,8 +86,12 @@ class PagesAgreeTest {
     }
 
     private static Map<String, String> cells(Visitor visitor, String path) throws Exception {
+        return cells(CELL, body(visitor, path));
+    }
+
+    private static Map<String, String> cells(Pattern pattern, String page) {
         Map<String, String> cells = new TreeMap<>();
-        Matcher cell = CELL.matcher(body(visitor, path));
+        Matcher cell = pattern.matcher(page);
         while (cell.find()) {
             cells.put(cell.group(1), cell.group(2) + " " + cell.group(3));
         }
