@@ -148,12 +148,18 @@ class FindingsPropertyTest {
                             Facet.Value::code, value -> size(each, Having.any(facet, Set.of(value.code())))));
             assertThat(counts.of(facet)).as(facet.name()).isEqualTo(expected);
         }
+        assertThat(counts.of(Facet.STATUS).values().stream()
+                        .mapToInt(Integer::intValue)
+                        .sum())
+                .as("every section has one status")
+                .isEqualTo(each.findings().besides(Topic.STATUS).size());
         OnDays.Rule rule =
                 each.brief().condition(OnDays.class).map(OnDays::rule).orElse(OnDays.Rule.ONLY);
         for (DayOfWeek day : DayOfWeek.values()) {
             assertThat(counts.of(day)).isEqualTo(size(each, new OnDays(rule, Days.of(day))));
         }
         assertThat(counts.timed()).isEqualTo(size(each, new Timed()));
+        assertThat(counts.untimed()).isEqualTo(size(each, new OnDays(OnDays.Rule.NONE, Days.ALL)));
     }
 
     private static int size(Case each, Condition instead) {
