@@ -163,9 +163,7 @@ class WeekInTheBrowserTest {
         page.navigate(ledger.page("week?weave=1&want=NUMB 112, RHET 101&wish=free-fri"));
         assertThat(page.locator(".preview-of.shown")).hasCount(0);
         page.locator(".woven > li").nth(1).hover();
-        assertThat(page.locator(".band[data-day=mon] .preview-of.shown, .band[data-day=tue] .preview-of.shown")
-                        .first())
-                .isVisible();
+        assertThat(page.locator(".band .preview-of.shown .block").first()).isVisible();
         page.locator("h1").hover();
         assertThat(page.locator(".preview-of.shown")).hasCount(0);
         page.locator(".woven > li > a").first().focus();
@@ -189,7 +187,7 @@ class WeekInTheBrowserTest {
         page.getByLabel("Courses wanted").fill("GLAX 1, NUMB 112");
         page.locator(".weave .asks button").click();
         assertThat(page.locator(".weave [role=alert]"))
-                .containsText("“GLAX 1” is no course here: a course is written as in");
+                .containsText("“GLAX 1” is no course here: write its code or its title, as in");
         assertThat(page.getByLabel("Courses wanted")).hasValue("GLAX 1, NUMB 112");
     }
 
