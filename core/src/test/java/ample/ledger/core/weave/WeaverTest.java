@@ -25,6 +25,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import net.jqwik.api.Arbitrary;
@@ -279,9 +280,10 @@ class WeaverTest {
                 .containsExactly("[TIDE 214 S1]");
     }
 
-    private static List<String> woven(Schedule schedule, Set<CourseCode> settled, Demand.Want... wants) {
-        WeaveRequest request = new WeaveRequest(
-                List.of(wants),
+    /** Of nothing but courses, for a student for whom some sections have a seat. */
+    static WeaveRequest request(List<Demand.Want> wants, Predicate<Attendance> seated, Set<CourseCode> settled) {
+        return new WeaveRequest(
+                wants,
                 List.of(),
                 List.of(),
                 List.of(),
@@ -290,8 +292,12 @@ class WeaverTest {
                 Optional.empty(),
                 List.of(),
                 attendance -> 3,
-                Optional.empty(),
+                Optional.of(seated),
                 settled);
+    }
+
+    private static List<String> woven(Schedule schedule, Set<CourseCode> settled, Demand.Want... wants) {
+        WeaveRequest request = request(List.of(wants), attendance -> true, settled);
         return Weaver.weave(request, new SeasonCode("autumn-2031"), posted(schedule), 9, Watch.NOBODY).best().stream()
                 .map(week -> week.sections().toString())
                 .toList();

@@ -2,7 +2,6 @@ package ample.ledger.core.weave;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import ample.ledger.core.calendar.WeekHours;
 import ample.ledger.core.fixtures.PlainPerson;
 import ample.ledger.core.fixtures.RandomPeople;
 import ample.ledger.core.fixtures.Schedules;
@@ -50,20 +49,10 @@ class WovenWeeksStandTest {
                 one -> readings.of(one.section(), one.section().pool());
         List<Course> courses = new ArrayList<>(KERNEL.courses());
         Collections.shuffle(courses, dice);
-        WeaveRequest request = new WeaveRequest(
-                courses.subList(0, 3).stream()
-                        .map(course -> new Demand.Want(List.of(course), dice.nextBoolean()))
-                        .toList(),
-                List.of(),
-                List.of(),
-                List.of(),
-                WeekHours.NONE,
-                List.of(),
-                Optional.empty(),
-                List.of(),
-                attendance -> 3,
-                Optional.of(one -> !FullSection.lacksSeat(reading.apply(one))),
-                Set.of());
+        List<Demand.Want> wants = courses.subList(0, 3).stream()
+                .map(course -> new Demand.Want(List.of(course), dice.nextBoolean()))
+                .toList();
+        WeaveRequest request = WeaverTest.request(wants, one -> !FullSection.lacksSeat(reading.apply(one)), Set.of());
 
         for (Weave woven :
                 Weaver.weave(request, SEASON, POSTED, 5, Watch.NOBODY).best()) {
