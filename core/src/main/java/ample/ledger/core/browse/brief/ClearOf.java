@@ -29,6 +29,9 @@ public record ClearOf(Set<Planned> plan) implements Condition {
 
     private static final String PLAN = "plan";
 
+    /** No plan has more sections than these; each one costs a look at every section of the term. */
+    private static final int MOST = 30;
+
     static final List<Parameter> PARAMETERS = List.of(new Parameter(
             PLAN,
             "Entry numbers of sections that it must go with, those of another term with the term before",
@@ -46,12 +49,14 @@ public record ClearOf(Set<Planned> plan) implements Condition {
     }
 
     static Optional<Condition> read(AddressReader address) {
-        return Conditions.some(
-                address.set(
-                        PLAN,
-                        Planned::parse,
-                        "An entry number is 3 to 9 digits; one of another term has the term before, as in spring-2032.40112."),
-                ClearOf::new);
+        Set<Planned> named = address.set(
+                PLAN,
+                Planned::parse,
+                "An entry number is 3 to 9 digits; one of another term has the term before, as in spring-2032.40112.");
+        if (named.size() > MOST) {
+            address.misread(PLAN, named.size() + " sections", "Name at most %d sections.".formatted(MOST));
+        }
+        return Conditions.some(named.stream().limit(MOST).collect(Collectors.toSet()), ClearOf::new);
     }
 
     private List<Attendance> planned(Schedule schedule, PostedSchedules posted) {

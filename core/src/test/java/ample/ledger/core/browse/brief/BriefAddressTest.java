@@ -8,6 +8,8 @@ import ample.ledger.core.calendar.ClockStyle;
 import ample.ledger.core.fixtures.Schedules;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -90,6 +92,18 @@ class BriefAddressTest {
                         .phrase(new Wording(VOCABULARY, ClockStyle.HOURS_24))
                         .whole())
                 .contains(said);
+    }
+
+    @Test
+    void aPlanIsOnlySoLong() {
+        String many = IntStream.range(10_000, 10_500).mapToObj(String::valueOf).collect(Collectors.joining(","));
+
+        var reading = BriefAddress.read(Map.of("plan", List.of(many)), VOCABULARY);
+
+        assertThat(reading.misreads())
+                .singleElement()
+                .satisfies(misread -> assertThat(misread.sentence()).isEqualTo("Name at most 30 sections."));
+        assertThat(reading.brief().parameters().get("plan").split(",")).hasSize(30);
     }
 
     @Test
