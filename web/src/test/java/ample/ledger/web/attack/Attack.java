@@ -8,16 +8,17 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Random;
 import java.util.TreeMap;
 import java.util.concurrent.ConcurrentSkipListMap;
 import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -39,8 +40,7 @@ public final class Attack {
     private final int port;
     private final URI root;
     private final Others others;
-    private final String process;
-    private final Path cluster;
+    private final Attacked attacked;
     private final String only;
     private final String term = "/autumn-2031";
     private final List<String> courses;
@@ -49,12 +49,11 @@ public final class Attack {
     /** What others waited while nobody attacked, in all. */
     private final List<Double> quiet = new ArrayList<>();
 
-    private Attack(URI root, String process, Path cluster, String only) throws IOException, InterruptedException {
+    private Attack(URI root, Attacked attacked, String only) throws IOException, InterruptedException {
         this.root = root;
         this.port = root.getPort();
         this.others = new Others(root);
-        this.process = process;
-        this.cluster = cluster;
+        this.attacked = attacked;
         this.only = only;
         String list = HttpClient.newHttpClient()
                 .send(
@@ -86,7 +85,7 @@ public final class Attack {
      */
     public static void main(String[] arguments) throws Exception {
         String only = arguments.length > 3 ? arguments[3] : "";
-        new Attack(URI.create(arguments[0]), arguments[1], Path.of(arguments[2]), only).all();
+        new Attack(URI.create(arguments[0]), new Attacked(arguments[1], Path.of(arguments[2])), only).all();
     }
 
     private void all() throws Exception {
@@ -117,6 +116,10 @@ public final class Attack {
                         + "\"2031-09-08\",".repeat(290_000) + "\"2031-09-08\"]}");
         attack("plan files of 3.8 MB", (who, turn) -> who.upload(term + "/week/bring", dates));
         attack("whole lists, twelve at once", (who, turn) -> who.get(term + "/browse?whole=yes"));
+        AtomicInteger named = new AtomicInteger();
+        attack(
+                "plans of 30 sections in an address, each another",
+                (who, turn) -> who.get(term + "/browse?plan=" + some(30, named.getAndIncrement())));
         weaving();
         attack("new visitors, and forms to sign in", (who, turn) -> {
             who.forgetCookie();
@@ -149,7 +152,7 @@ public final class Attack {
                 after.median(),
                 after.late(),
                 after.failed(),
-                heap());
+                attacked.heap());
     }
 
     private void weaving() throws Exception {
@@ -186,6 +189,16 @@ public final class Attack {
         }
     }
 
+    /** So many sections; others for another {@code variant}, of every part of the schedule, in the order in which an address is answered at once. */
+    private String some(int count, int variant) {
+        return new Random(variant)
+                .ints(count, 0, entries.size())
+                .mapToObj(entries::get)
+                .distinct()
+                .sorted()
+                .collect(Collectors.joining(","));
+    }
+
     private int fullWeek(Attacker who, int turn) throws IOException {
         if (turn == 0) {
             String busy = IntStream.range(0, 60)
@@ -205,13 +218,13 @@ public final class Attack {
     private void standStill(String name, Others noticing) throws Exception {
         AtomicBoolean stopped = new AtomicBoolean();
         attack(name, (who, turn) -> cookies(who, turn, stopped), 230, noticing);
-        signal("-CONT");
+        attacked.signal("-CONT");
         Thread.sleep(3_000);
     }
 
     private int cookies(Attacker who, int turn, AtomicBoolean stopped) throws IOException, InterruptedException {
         if (stopped.compareAndSet(false, true)) {
-            signal("-STOP");
+            attacked.signal("-STOP");
         }
         // All of them at once, again and again.
         Thread.sleep(turn == 0 ? 500 : 2_500);
@@ -247,7 +260,7 @@ public final class Attack {
         }
         Others.Seen before = noticing.browse(Duration.ofSeconds(4));
         quiet.addAll(before.times());
-        long heapBefore = heap();
+        long heapBefore = attacked.heap();
         AtomicBoolean over = new AtomicBoolean();
         Map<Integer, Integer> answers = new ConcurrentSkipListMap<>();
         List<Thread> attackers = new ArrayList<>();
@@ -282,7 +295,7 @@ public final class Attack {
                 during.late(),
                 during.failed(),
                 heapBefore,
-                heap(),
+                attacked.heap(),
                 words(answers));
     }
 
@@ -290,34 +303,6 @@ public final class Attack {
         return answers.entrySet().stream()
                 .map(answer -> answer.getValue() + " × " + (answer.getKey() <= 0 ? "cut off or held" : answer.getKey()))
                 .collect(Collectors.joining(", "));
-    }
-
-    /** What is in use after a collection, in MB. */
-    private long heap() throws IOException, InterruptedException {
-        run("jcmd", process, "GC.run");
-        return Pattern.compile("used (\\d+)K")
-                        .matcher(run("jcmd", process, "GC.heap_info"))
-                        .results()
-                        .limit(2)
-                        .mapToLong(used -> Long.parseLong(used.group(1)))
-                        .sum()
-                / 1024;
-    }
-
-    private void signal(String signal) throws IOException, InterruptedException {
-        long server = Long.parseLong(Files.readAllLines(cluster.resolve("data/postmaster.pid"))
-                .get(0)
-                .strip());
-        List<String> command = new ArrayList<>(List.of("kill", signal, Long.toString(server)));
-        ProcessHandle.of(server).orElseThrow().children().forEach(child -> command.add(Long.toString(child.pid())));
-        run(command.toArray(String[]::new));
-    }
-
-    private static String run(String... command) throws IOException, InterruptedException {
-        Process started = new ProcessBuilder(command).redirectErrorStream(true).start();
-        String said = new String(started.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
-        started.waitFor();
-        return said;
     }
 
     private static String plan(String busy) {
