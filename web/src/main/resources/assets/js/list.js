@@ -2,6 +2,16 @@
 // One long list: leaves that are not near the window are gaps of about their height. A leaf that comes near is fetched and put
 // into its gap; one that is far away becomes part of a gap again, so that a list of any length stays light.
 import { afterTheFrame, frameShown, leisure, nextTask } from "./frame.js";
+import {
+  ROWS_A_FRAME,
+  holeOf,
+  isInSight,
+  keepingStill,
+  putInByFrames,
+  putInNext,
+  room,
+  takenOut,
+} from "./rows.js";
 
 /**
  * How far from the window leaves are fetched, in pixels, and how far they are let go again: all that is in the page is painted
@@ -12,9 +22,6 @@ const FAR = 1200;
 
 /** With more courses than this in the page, leaves far away are let go while others still arrive. */
 const CROWD = 48;
-
-/** So many rows are put into the page for one frame: more would make it late. */
-const ROWS_A_FRAME = 7;
 
 /** What is known of the list that is shown: how many lines each leaf has, and how high a line is. */
 let sizes = [];
@@ -41,13 +48,6 @@ function heightOf(from, to) {
   return lines * lineHeight;
 }
 
-function room(height) {
-  const body = document.createElement("tbody");
-  body.insertRow().insertCell().colSpan = 9;
-  setHeight(body, height);
-  return body;
-}
-
 /** Room for the leaves from one to another, which are not here. */
 function gap(from, to, height = heightOf(from, to)) {
   const body = room(height);
@@ -55,18 +55,6 @@ function gap(from, to, height = heightOf(from, to)) {
   body.dataset.from = from;
   body.dataset.to = to;
   return body;
-}
-
-/** Room for rows of a leaf that are here, but not in the page yet. */
-function holeOf(leaf, height) {
-  const body = room(height);
-  body.className = "hole";
-  body.dataset.leaf = leaf;
-  return body;
-}
-
-function setHeight(body, height) {
-  body.rows[0].cells[0].style.height = `${Math.round(height)}px`;
 }
 
 function bodiesOf(leaf) {
@@ -87,76 +75,6 @@ function nearest(body) {
     end += heightOf(leaf, leaf);
   }
   return leaf;
-}
-
-/** Whether the reader has come to the end of the page. */
-function atEnd() {
-  const { scrollHeight, clientHeight } = document.documentElement;
-  return window.scrollY > 0 && window.scrollY + clientHeight > scrollHeight - 2;
-}
-
-/**
- * Makes a change without moving what is read: what lies above the window grows upward, and so does all that a reader at the end
- * of the page has waited for. Browsers do so by themselves, but not inside tables.
- */
-function keepingStill(above, change) {
-  if (!above && !atEnd()) {
-    change();
-    return;
-  }
-  // From where the reader was: a page that grows shorter has already moved a reader at its end.
-  const { scrollY } = window;
-  const { scrollHeight } = document.documentElement;
-  change();
-  window.scrollTo(
-    0,
-    scrollY + document.documentElement.scrollHeight - scrollHeight,
-  );
-}
-
-/** Takes rows out of their bodies, and these out of the page; each with the one that it belongs to. */
-function takenOut(bodies) {
-  return bodies.flatMap((body) => {
-    const rows = [...body.rows];
-    body.replaceChildren();
-    body.remove();
-    return rows.map((row) => ({ body, row }));
-  });
-}
-
-/** Puts rows back, their bodies before another. */
-function putIn(rows, before) {
-  for (const { body, row } of rows) {
-    if (!body.isConnected) {
-      before.before(body);
-    }
-    body.append(row);
-  }
-}
-
-/** Puts the next of `rows` before what is left of their hole; the last of them fill it. */
-function putInNext(rows, hole, rowHeight) {
-  putIn(rows.splice(0, ROWS_A_FRAME), hole);
-  setHeight(hole, rows.length * rowHeight);
-  if (!rows.length) {
-    hole.remove();
-  }
-}
-
-function isInSight(body) {
-  const { top, bottom } = body.getBoundingClientRect();
-  return bottom > 0 && top < window.innerHeight;
-}
-
-/** Puts rows into the room that is kept for them, so many a frame; none where it is gone meanwhile. */
-async function putInByFrames(rows, hole, { rowHeight, above }) {
-  while (rows.length && hole.isConnected) {
-    keepingStill(above, () => putInNext(rows, hole, rowHeight));
-    await frameShown();
-    if (!isInSight(hole)) {
-      await leisure();
-    }
-  }
 }
 
 /** Puts a leaf into its gap. */

@@ -268,52 +268,6 @@ class JobInTheBrowserTest {
     }
 
     @Test
-    void preferencesHoldForGuestsWithoutScripts(Tabs tabs, Ledger ledger) {
-        Page page = tabs.open(new Browser.NewContextOptions().setJavaScriptEnabled(false));
-        page.navigate(ledger.page("browse?from=13:00"));
-        page.locator(".me > summary").click();
-        page.getByText("Preferences").click();
-        page.getByLabel("9:30 am, 1 pm").check();
-        page.getByLabel("Sunday").check();
-        page.getByLabel("dark").check();
-        page.getByLabel("Upper Fell").check();
-        page.getByText("Keep these").click();
-
-        assertThat(page).hasURL(ledger.page("browse?from=13:00"));
-        assertThat(phrase(page, "from 1 pm")).isVisible();
-        assertThat(page.locator("#paint .head text").first()).hasText("Sun");
-        assertThat(page.locator("html")).hasAttribute("data-theme", "dark");
-        assertThat(page.locator(".line .away").first()).hasText("not your campus");
-        assertThat(page.locator(".line .when").filter(new Locator.FilterOptions().setHasText(" pm")))
-                .not()
-                .hasCount(0);
-    }
-
-    @Test
-    void singleKeysAreTurnedOff(Tabs tabs, Ledger ledger) {
-        Page page = tabs.open();
-        page.navigate(ledger.page("browse?subject=tide"));
-        assertThat(page.locator("#find")).hasAttribute("title", "Find by a line of text ( / )");
-        page.keyboard().press("/");
-        assertThat(page.locator("#find")).isFocused();
-        page.keyboard().type("w?");
-        assertThat(page.locator("#find")).hasValue("w?");
-        page.locator(".me > summary").click();
-        page.getByText("Preferences").click();
-        page.getByLabel("off").check();
-        page.getByText("Keep these").click();
-
-        for (String key : List.of("/", "?", "j", "w")) {
-            page.keyboard().press(key);
-        }
-        assertThat(page).hasURL(ledger.page("browse?subject=tide"));
-        assertThat(page.locator("#find")).not().isFocused();
-        assertThat(page.locator("#find")).hasAttribute("title", "Find by a line of text");
-        assertThat(page.locator("#keys")).hasCount(0);
-        assertThat(page.locator(".line :focus")).hasCount(0);
-    }
-
-    @Test
     void theKeyboardGoesThroughTheLinesToASheet(Tabs tabs, Ledger ledger) {
         Page page = tabs.open();
         page.navigate(ledger.page("browse?subject=tide"));

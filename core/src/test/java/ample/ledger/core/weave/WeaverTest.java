@@ -36,6 +36,8 @@ import net.jqwik.api.Provide;
 
 class WeaverTest {
 
+    private static final SeasonCode AUTUMN = new SeasonCode("autumn-2031");
+
     private static final List<Wish> WISHES = List.of(
             new Wish.DaysFree(Days.ALL),
             new Wish.DaysFree(Days.of(DayOfWeek.MONDAY)),
@@ -74,7 +76,7 @@ class WeaverTest {
                 dice.nextBoolean() ? Optional.empty() : Optional.of(attendance -> seats.get(attendance.section()) > 0),
                 Set.of());
 
-        Weaver.Woven woven = Weaver.weave(request, new SeasonCode("autumn-2031"), posted(schedule), 20, Watch.NOBODY);
+        Weaver.Woven woven = Weaver.weave(request, AUTUMN, posted(schedule), 20, Watch.NOBODY);
         Map<Object, Long> all = new PlainWeaving(schedule, request).all();
 
         assertThat(woven.count().exact() && woven.proven()).isTrue();
@@ -90,7 +92,7 @@ class WeaverTest {
                 .extracting(Weave::points)
                 .isEqualTo(all.values().stream().sorted().limit(20).toList());
         if (all.isEmpty()) {
-            Impossibility why = Weaver.whyNone(request, new SeasonCode("autumn-2031"), posted(schedule));
+            Impossibility why = Weaver.whyNone(request, AUTUMN, posted(schedule));
             assertThat(why.conflicts()).isNotEmpty();
         }
     }
@@ -174,8 +176,7 @@ class WeaverTest {
         List<Demand.Want> wants = List.of(
                 want(schedule, true, "TIDE 214"), want(schedule, false, "LIMN 130"), want(schedule, false, "NUMB 112"));
 
-        Weaver.Woven woven = Weaver.weave(
-                WeaveRequest.of(wants, List.of()), new SeasonCode("autumn-2031"), posted(schedule), 5, Watch.NOBODY);
+        Weaver.Woven woven = Weaver.weave(WeaveRequest.of(wants, List.of()), AUTUMN, posted(schedule), 5, Watch.NOBODY);
 
         assertThat(woven.count().choices()).isEqualTo(2);
         assertThat(woven.best().get(0).sections())
@@ -240,7 +241,7 @@ class WeaverTest {
                 Optional.empty(),
                 Set.of());
 
-        Impossibility why = Weaver.whyNone(request, new SeasonCode("autumn-2031"), posted(schedule));
+        Impossibility why = Weaver.whyNone(request, AUTUMN, posted(schedule));
 
         assertThat(why.conflicts()).hasSize(2);
         assertThat(why.conflicts().get(0).wants()).containsExactly(numb);
@@ -298,7 +299,7 @@ class WeaverTest {
 
     private static List<String> woven(Schedule schedule, Set<CourseCode> settled, Demand.Want... wants) {
         WeaveRequest request = request(List.of(wants), attendance -> true, settled);
-        return Weaver.weave(request, new SeasonCode("autumn-2031"), posted(schedule), 9, Watch.NOBODY).best().stream()
+        return Weaver.weave(request, AUTUMN, posted(schedule), 9, Watch.NOBODY).best().stream()
                 .map(week -> week.sections().toString())
                 .toList();
     }
@@ -317,7 +318,7 @@ class WeaverTest {
                 attendance -> 3,
                 Optional.empty(),
                 Set.of());
-        return Weaver.weave(request, new SeasonCode("autumn-2031"), posted(schedule), 9, Watch.NOBODY).best().stream()
+        return Weaver.weave(request, AUTUMN, posted(schedule), 9, Watch.NOBODY).best().stream()
                 .flatMap(week -> week.sections().stream())
                 .map(Object::toString)
                 .toList();
@@ -327,8 +328,7 @@ class WeaverTest {
         List<Demand.Want> wants = schedule.courses().stream()
                 .map(course -> new Demand.Want(List.of(course), true))
                 .toList();
-        return Weaver.weave(
-                WeaveRequest.of(wants, wishes), new SeasonCode("autumn-2031"), posted(schedule), 20, Watch.NOBODY);
+        return Weaver.weave(WeaveRequest.of(wants, wishes), AUTUMN, posted(schedule), 20, Watch.NOBODY);
     }
 
     private static Demand.Want want(Schedule schedule, boolean required, String... courses) {

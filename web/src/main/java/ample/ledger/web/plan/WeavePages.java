@@ -85,7 +85,7 @@ class WeavePages {
             this.kept = visit.kept();
             this.clock = visit.preferences().clock();
             this.words = new WeaveWords(clock);
-            this.wants = weave.asked() ? reading.wants() : List.of();
+            this.wants = weave.asked() ? reading.wanted().wants() : List.of();
         }
 
         Result result() {
@@ -293,7 +293,7 @@ class WeavePages {
             IntStream.of(9, 10, 11, 12).forEach(hour -> all.add(new Wish.NotBefore(LocalTime.of(hour, 0))));
             IntStream.of(14, 15, 16, 17, 18).forEach(hour -> all.add(new Wish.NotAfter(LocalTime.of(hour, 0))));
             all.addAll(List.of(Wish.Plain.values()));
-            reading.people().forEach(name -> all.add(new Wish.TaughtBy(name)));
+            reading.wanted().people().forEach(name -> all.add(new Wish.TaughtBy(name)));
             List<List<Choice>> places = new ArrayList<>();
             int fields = Math.min(
                     WeaveReading.WISHES, Math.max(FEW_WISHES, weave.wishes().size() + 1));

@@ -11,7 +11,6 @@ import ample.ledger.core.reading.StatusReading;
 import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.CourseCode;
 import ample.ledger.core.schedule.EntryNumber;
-import ample.ledger.core.schedule.Instructor;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.TermCode;
 import ample.ledger.core.weave.Demand;
@@ -27,7 +26,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
@@ -35,7 +33,6 @@ import java.util.Set;
 import java.util.function.Predicate;
 import java.util.function.ToIntFunction;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.springframework.util.DigestUtils;
 import org.springframework.web.util.UriComponentsBuilder;
@@ -46,15 +43,6 @@ final class WeaveReading {
     /** More wishes than these cannot be chosen. */
     static final int WISHES = 5;
 
-    private static final String IF_IT_FITS = " if it fits";
-    private static final int MOST_PEOPLE = 12;
-
-    /** Commas in one title. */
-    private static final int MOST_COMMAS = 2;
-
-    /** Courses named when it is not clear which is meant. */
-    private static final int MOST_MEANT = 6;
-
     private final Terms terms;
     private final WeekAsk ask;
     private final WeaveAsk weave;
@@ -63,7 +51,7 @@ final class WeaveReading {
     private final List<Schedule> season;
     private final List<String> faults = new ArrayList<>();
     private final String courses;
-    private final List<String> wanted;
+    private final WantedCourses wanted;
     private final Visit visit;
 
     WeaveReading(Terms terms, WeekAsk ask, PlannedWeek week, Visit visit) {
@@ -75,7 +63,7 @@ final class WeaveReading {
         this.posted = week.posted();
         this.season = posted.ofSeason(week.plan().season());
         this.courses = weave.courses().isEmpty() && !weave.asked() ? ofPlan() : weave.courses();
-        this.wanted = readWanted();
+        this.wanted = new WantedCourses(courses, week, faults);
     }
 
     /** The courses as they were typed; those of the plan where nothing is to be woven yet. */
@@ -83,7 +71,11 @@ final class WeaveReading {
         return courses;
     }
 
-    /** What could not be read, in sentences; complete when {@link #wants()} and {@link #request} have been asked for. */
+    WantedCourses wanted() {
+        return wanted;
+    }
+
+    /** What could not be read, in sentences; complete when {@link WantedCourses#wants()} and {@link #request} have been asked for. */
     List<String> faults() {
         return faults;
     }
@@ -108,91 +100,6 @@ final class WeaveReading {
                 week.plan().picks().toString(),
                 week.plan().busy().toString());
         return DigestUtils.md5DigestAsHex(all.getBytes(StandardCharsets.UTF_8));
-    }
-
-    /** What is wanted; what cannot be read of it becomes a fault. */
-    List<Demand.Want> wants() {
-        List<Demand.Want> wants = new ArrayList<>();
-        for (String text : wanted) {
-            List<Course> found =
-                    codes(text).flatMap(code -> course(code).stream()).toList();
-            if (!found.isEmpty()) {
-                wants.add(new Demand.Want(found, !ifItFits(text)));
-            }
-        }
-        if (wants.size() > WeaveRequest.MOST_WANTS) {
-            faults.add("No more than %d courses can be woven at once, not %d."
-                    .formatted(WeaveRequest.MOST_WANTS, wants.size()));
-            return List.of();
-        }
-        return wants;
-    }
-
-    /** What was typed between commas, a title that has commas of its own in one. */
-    private List<String> readWanted() {
-        List<String> pieces = parts(courses);
-        List<String> found = new ArrayList<>();
-        int from = 0;
-        while (from < pieces.size()) {
-            int to = Math.min(pieces.size(), from + MOST_COMMAS + 1);
-            while (to > from + 1 && !namesSome(String.join(", ", pieces.subList(from, to)))) {
-                to--;
-            }
-            found.add(String.join(", ", pieces.subList(from, to)));
-            from = to;
-        }
-        return found;
-    }
-
-    private boolean namesSome(String text) {
-        return codes(text).noneMatch(title -> named(title).isEmpty());
-    }
-
-    private static boolean ifItFits(String text) {
-        return text.toLowerCase(Locale.ROOT).endsWith(IF_IT_FITS);
-    }
-
-    /** The courses of which one is wanted, as they were typed. */
-    private static Stream<String> codes(String text) {
-        String said = ifItFits(text) ? text.substring(0, text.length() - IF_IT_FITS.length()) : text;
-        return Arrays.stream(said.split("(?i)\\s+or\\s+"));
-    }
-
-    /** The courses that a code or a title names. */
-    private List<Course> named(String text) {
-        List<Course> written = posted.coursesWritten(text, week.plan().season());
-        return written.isEmpty() ? posted.coursesTitled(text, week.plan().season()) : written;
-    }
-
-    private Optional<Course> course(String code) {
-        List<Course> named = named(code);
-        if (named.isEmpty()) {
-            Course example = season.get(0).courses().get(0);
-            faults.add("“%s” is no course here: write its code or its title, as in %s or %s."
-                    .formatted(code.strip(), example.written(), example.title()));
-            return Optional.empty();
-        }
-        List<String> codes = named.stream().map(Course::written).distinct().toList();
-        if (codes.size() > 1) {
-            faults.add("“%s” is in the titles of %s: write the code of the one you mean."
-                    .formatted(
-                            code.strip(),
-                            codes.size() > MOST_MEANT
-                                    ? String.join(", ", codes.subList(0, MOST_MEANT)) + " and "
-                                            + (codes.size() - MOST_MEANT) + " more"
-                                    : String.join(", ", codes)));
-            return Optional.empty();
-        }
-        Optional<Course> held = named.stream()
-                .filter(course -> season.stream()
-                        .anyMatch(
-                                schedule -> !schedule.sectionsOf(course.code()).isEmpty()))
-                .findFirst();
-        if (held.isEmpty()) {
-            faults.add("%s is posted, but no section of it is held this time."
-                    .formatted(named.get(0).written()));
-        }
-        return held;
     }
 
     /** What is to be woven for these wants; what cannot be read of it becomes a fault. */
@@ -242,10 +149,7 @@ final class WeaveReading {
         }
         return Optional.of(new WeaveAsk(
                 true,
-                IntStream.range(0, wants.size())
-                        .filter(want -> !given.contains(wants.get(want)))
-                        .mapToObj(wanted::get)
-                        .collect(Collectors.joining(", ")),
+                wanted.without(given, wants),
                 weave.wishes(),
                 weave.pinned().stream()
                         .filter(token -> sections(List.of(token)).stream()
@@ -361,21 +265,7 @@ final class WeaveReading {
         };
     }
 
-    /** Who teaches what is wanted, by name. */
-    List<String> people() {
-        return wanted.stream()
-                .flatMap(WeaveReading::codes)
-                .flatMap(code -> named(code).stream())
-                .flatMap(course -> season.stream().flatMap(schedule -> schedule.sectionsOf(course.code()).stream()))
-                .flatMap(section -> section.instructors().stream())
-                .map(Instructor::name)
-                .distinct()
-                .sorted()
-                .limit(MOST_PEOPLE)
-                .toList();
-    }
-
-    private static List<String> parts(String text) {
+    static List<String> parts(String text) {
         return Arrays.stream(text.split(","))
                 .map(String::strip)
                 .filter(part -> !part.isEmpty())
