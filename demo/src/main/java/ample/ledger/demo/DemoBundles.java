@@ -131,7 +131,7 @@ public final class DemoBundles {
         return laterTerm(
                 "spring-2032",
                 "Spring 2032",
-                new String[] {"2032-01-12", "2032-03-05", "2032-03-15", "2032-04-30"},
+                new String[] {"2032-01-12", "2032-03-05", "2032-03-15", "2032-04-23"},
                 "2031-11-04",
                 days("2032-04-26", "2032-04-27", "2032-04-28", "2032-04-29", "2032-04-30"),
                 days("2032-02-07", "2032-03-20", "2032-04-03", "2032-04-17"),
@@ -155,7 +155,10 @@ public final class DemoBundles {
                 9);
     }
 
-    /** @param halves first and last day of the first half, then of the second; between them nothing is held */
+    /**
+     * @param halves first and last day of the first half, then of the second; between them nothing is held
+     * @param examDays after the halves
+     */
     private BundleTables laterTerm(
             String code,
             String name,
@@ -168,11 +171,13 @@ public final class DemoBundles {
             int fullTime,
             int overLoad) {
         Rows rows = withoutSections(kernel.tables());
-        rows.add("terms", code, name, date(halves[0]), date(halves[3]), code, name);
+        LocalDate last = examDays.isEmpty() ? date(halves[3]) : examDays.get(examDays.size() - 1);
+        rows.add("terms", code, name, date(halves[0]), last, code, name);
         date(halves[1])
                 .plusDays(3)
                 .datesUntil(date(halves[2]))
                 .forEach(day -> rows.add("calendar_days", code, day, null, "Lambing Week"));
+        examDays.forEach(day -> rows.add("calendar_days", code, day, null, "Exams"));
         span(rows, code, "full-term", "Full term", halves[0], halves[3], "1");
         span(rows, code, "first-half", "First half", halves[0], halves[1], "A");
         span(rows, code, "second-half", "Second half", halves[2], halves[3], "B");

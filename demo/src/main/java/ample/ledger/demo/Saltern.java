@@ -9,6 +9,7 @@ import ample.ledger.core.exchange.BundleTables;
 import ample.ledger.demo.House.CampusPlan;
 import ample.ledger.demo.Vocabulary.SubjectWords;
 import java.math.BigDecimal;
+import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.List;
 
@@ -17,13 +18,16 @@ final class Saltern {
 
     private static final int SALTERN = 300;
 
+    /** The last days of the quarter. */
+    private static final List<LocalDate> EXAMS = days("2031-12-03", "2031-12-04", "2031-12-05");
+
     private Saltern() {}
 
     /** The college's quarter, with the requirements that the kernel names. */
     static BundleTables quarter(BundleTables kernel, Dice dice) {
         Rows rows = new Rows();
         String term = "quarter-autumn-2031";
-        rows.add("institution", "saltern", "Saltern College", "Atlantic/Madeira", "en", "hyphen", "slash");
+        rows.add("institution", "saltern", "Saltern College", "Atlantic/Madeira", "en", "hyphen", "slash", null);
         rows.add(
                 "terms",
                 term,
@@ -33,9 +37,10 @@ final class Saltern {
                 "autumn-2031",
                 "Autumn 2031");
         rows.add("calendar_days", term, date("2031-11-11"), null, "Day of the Pans");
-        span(rows, term, "quarter", "The quarter", "2031-09-29", "2031-12-05", "Q");
+        EXAMS.forEach(day -> rows.add("calendar_days", term, day, null, "Exams"));
+        span(rows, term, "quarter", "The quarter", "2031-09-29", "2031-12-02", "Q");
         span(rows, term, "first-five", "First five weeks", "2031-09-29", "2031-10-31", "Q1");
-        span(rows, term, "last-five", "Last five weeks", "2031-11-03", "2031-12-05", "Q2");
+        span(rows, term, "last-five", "Last five weeks", "2031-11-03", "2031-12-02", "Q2");
         rows.add("binding_dates", "add", term, null, "add", "Last day to come in", "days", 4, null, null, null);
         rows.add(
                 "binding_dates",
@@ -87,7 +92,7 @@ final class Saltern {
                 "last-five",
                 "",
                 "",
-                days("2031-12-03", "2031-12-04", "2031-12-05"),
+                EXAMS,
                 days("2031-10-11", "2031-10-25", "2031-11-22"),
                 70_000);
         List<String> codes = subjects.stream().map(SubjectWords::code).toList();

@@ -2,7 +2,6 @@ package ample.ledger.core.calendar;
 
 import java.time.DayOfWeek;
 import java.time.LocalDate;
-import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
@@ -71,11 +70,9 @@ public final class TermCalendar {
         List<LocalDate> held = new ArrayList<>();
         LocalDate last = weekly.dates().last();
         // Week by week and day by day: this is done for every busy time of every page of My week.
-        for (LocalDate monday = mondayOf(weekly.dates().first());
-                !monday.isAfter(last);
-                monday = monday.plusWeeks(weekly.everyWeeks())) {
+        for (LocalDate week = weekly.counted(); !week.isAfter(last); week = week.plusWeeks(weekly.everyWeeks())) {
             for (int day = 0; day < 7; day++) {
-                LocalDate date = monday.plusDays(day);
+                LocalDate date = week.plusDays(day);
                 if (weekly.dates().contains(date)
                         && timetableOf(date).filter(weekly.days()::contains).isPresent()) {
                     held.add(date);
@@ -94,9 +91,5 @@ public final class TermCalendar {
     @Override
     public int hashCode() {
         return exceptions.hashCode();
-    }
-
-    private static LocalDate mondayOf(LocalDate date) {
-        return date.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
     }
 }

@@ -1,7 +1,10 @@
 package ample.ledger.core.calendar;
 
 import java.math.BigDecimal;
+import java.time.DayOfWeek;
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.time.temporal.TemporalAdjusters;
 import java.util.Optional;
 
 /** When a meeting takes place: weekly or every other week, once, or in arranged hours with no set time. */
@@ -25,13 +28,24 @@ public sealed interface Timing {
     Optional<TimeRange> time();
 
     /**
-     * On the same days and hours every {@code everyWeeks} weeks, counted from the Monday of the week of
-     * {@code dates.first()}: a meeting every other week is held in the first, third and fifth week of its dates.
+     * On the same days and hours every week, or every other week: then in the week that begins with {@code counted}, not in the next,
+     * and so on, before it as after it.
      *
      * @param dates at most {@link #MOST_WEEKS}
      * @param everyWeeks 1 for every week, 2 for every other week
+     * @param counted the first day of a week in which it is held; kept as the latest that is not after {@code dates.first()}
      */
-    record Weekly(Days days, TimeRange hours, DateRange dates, int everyWeeks) implements Timing {
+    record Weekly(Days days, TimeRange hours, DateRange dates, int everyWeeks, LocalDate counted) implements Timing {
+
+        /** Counted from the Monday of the week of {@code dates.first()}. */
+        public Weekly(Days days, TimeRange hours, DateRange dates, int everyWeeks) {
+            this(
+                    days,
+                    hours,
+                    dates,
+                    everyWeeks,
+                    dates.first().with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY)));
+        }
 
         public Weekly {
             if (days.isEmpty()) {
@@ -42,6 +56,8 @@ public sealed interface Timing {
                         "A meeting is every week or every other week, not every " + everyWeeks + " weeks");
             }
             refuseEndless(dates);
+            long since = ChronoUnit.DAYS.between(counted, dates.first());
+            counted = dates.first().minusDays(Math.floorMod(since, 7 * everyWeeks));
         }
 
         @Override

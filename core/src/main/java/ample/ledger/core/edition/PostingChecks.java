@@ -10,7 +10,12 @@ import java.util.stream.Stream;
 public final class PostingChecks {
 
     private static final List<Function<Schedule, Stream<Warning>>> CHECKS = List.of(
-            DoubleBookings::of, ExamClashes::of, CompanionsOutOfReach::of, Declarations::of, PrerequisiteChecks::of);
+            DoubleBookings::of,
+            ExamClashes::of,
+            ExamDates::of,
+            CompanionsOutOfReach::of,
+            Declarations::of,
+            PrerequisiteChecks::of);
 
     private PostingChecks() {}
 

@@ -30,6 +30,11 @@ public record Warning(Kind kind, String table, List<String> keys, String about, 
         ROOM_TWICE("Two sections in one room at once", "One of them will stand in the corridor."),
         PERSON_TWICE("One person in two places at once", "One of the classes will have nobody to teach it."),
         EXAM_CLASH("Exams at once that go together", "Whoever takes the course cannot sit both."),
+        CLASS_DURING_EXAM(
+                "A class during an exam of its own",
+                "Who sits the exam misses the class, or looks for a class that is not held."),
+        EXAM_FAR_OFF(
+                "An exam far outside its term", "Students will have gone; probably a year or a month is mistyped."),
         COMPANION_OUT_OF_REACH(
                 "A companion that clashes with everything it goes with",
                 "Nobody can take it, and its seats stay empty."),

@@ -93,7 +93,8 @@ public final class BundleFormat {
                 resource.path("path").asString(),
                 schema.path("fields").valueStream().map(BundleFormat::column).toList(),
                 strings(schema.path("primaryKey")),
-                foreignKeys);
+                foreignKeys,
+                resource.path("mayBeLeftOut").asBoolean(false));
     }
 
     private static TableSchema.Column column(JsonNode field) {

@@ -71,7 +71,7 @@ final class BundleReader {
     }
 
     private Reading read(BundleFiles files) throws IOException {
-        use(files, BundleFormat.DESCRIPTOR, BundleReader::everything)
+        use(files.open(BundleFormat.DESCRIPTOR), BundleFormat.DESCRIPTOR, BundleReader::everything)
                 .ifPresent(descriptor -> format.faultsOf(descriptor).forEach(this::report));
         if (!faults.isEmpty()) {
             // Whatever it is, it is not this format; what its tables lack would be beside the point.
@@ -80,7 +80,11 @@ final class BundleReader {
         List<TableReading> readings = new ArrayList<>();
         for (TableSchema schema : format.tables()) {
             TableReader table = new TableReader(schema, progress, this::report);
-            readings.add(use(files, schema.path(), table::read).orElseGet(() -> TableReading.none(schema)));
+            Optional<InputStream> bytes = files.open(schema.path());
+            readings.add(
+                    bytes.isEmpty() && schema.mayBeLeftOut()
+                            ? TableReading.empty(schema)
+                            : use(bytes, schema.path(), table::read).orElseGet(() -> TableReading.none(schema)));
         }
         Map<String, BundleTable> sound = KeyChecks.check(readings, this::report);
         Set<String> incomplete = readings.stream()
@@ -102,8 +106,7 @@ final class BundleReader {
         }
     }
 
-    private <T> Optional<T> use(BundleFiles files, String file, Use<T> use) throws IOException {
-        Optional<InputStream> bytes = files.open(file);
+    private <T> Optional<T> use(Optional<InputStream> bytes, String file, Use<T> use) throws IOException {
         if (bytes.isEmpty()) {
             report(Fault.of(file, "The bundle has no such file; a table without rows still has its head."));
             return Optional.empty();

@@ -5,6 +5,7 @@ import ample.ledger.core.calendar.TermCalendar;
 import ample.ledger.core.calendar.TimeRange;
 import ample.ledger.core.calendar.Timing;
 import ample.ledger.core.plan.Attendance;
+import ample.ledger.core.plan.PlanDate;
 import ample.ledger.core.schedule.Meeting;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
@@ -63,6 +64,11 @@ public final class CalendarFile {
 
     /** The same of sections of several terms. */
     public static String of(Collection<Attendance> attendances, Instant now) {
+        return of(attendances, List.of(), now);
+    }
+
+    /** The same with other dates of a plan; exams among them are passed over, since they stand with their sections. */
+    public static String of(Collection<Attendance> attendances, Collection<PlanDate> others, Instant now) {
         CalendarFile file = new CalendarFile(now);
         file.line("BEGIN:VCALENDAR");
         file.line("VERSION:2.0");
@@ -75,6 +81,7 @@ public final class CalendarFile {
                         Collectors.toList()));
         held.forEach(file::zone);
         held.values().forEach(some -> some.forEach(file::attendance));
+        others.forEach(file::other);
         file.line("END:VCALENDAR");
         return file.text.toString();
     }
@@ -93,17 +100,48 @@ public final class CalendarFile {
         }
     }
 
+    private void other(PlanDate date) {
+        if (date instanceof PlanDate.Opens opens) {
+            ZoneId zone = opens.schedule().institution().zone();
+            begin(opens.schedule(), "opening-" + opens.opening().code());
+            line("DTSTART;TZID=" + zone + ":" + LOCAL.format(opens.at()));
+            end("Registration opens for " + opens.opening().name(), "");
+        } else if (date instanceof PlanDate.Binds binds) {
+            begin(binds.schedule(), binds.rule().code() + "-" + binds.date());
+            line("DTSTART;VALUE=DATE:" + DateTimeFormatter.BASIC_ISO_DATE.format(binds.date()));
+            end(
+                    binds.rule().name() + ": "
+                            + binds.sections().stream()
+                                    .map(bound -> bound.section().course().written())
+                                    .collect(Collectors.joining(", ")),
+                    binds.rule().meaning().orElse(""));
+        }
+    }
+
+    private void begin(Schedule schedule, String name) {
+        line("BEGIN:VEVENT");
+        line("UID:%s-%s@%s"
+                .formatted(
+                        schedule.term().code().text(),
+                        name,
+                        schedule.institution().code()));
+        line("DTSTAMP:" + stamp);
+    }
+
+    /** It takes no time of the student's. */
+    private void end(String summary, String description) {
+        line("TRANSP:TRANSPARENT");
+        line("SUMMARY:" + escaped(summary));
+        if (!description.isEmpty()) {
+            line("DESCRIPTION:" + escaped(description));
+        }
+        line("END:VEVENT");
+    }
+
     private void event(Attendance attendance, int number, Meeting meeting, TimeRange time, List<LocalDate> dates) {
         Section section = attendance.section();
         ZoneId zone = attendance.schedule().institution().zone();
-        line("BEGIN:VEVENT");
-        line("UID:%s-%s-%d@%s"
-                .formatted(
-                        attendance.term().code().text(),
-                        section.entry(),
-                        number,
-                        attendance.schedule().institution().code()));
-        line("DTSTAMP:" + stamp);
+        begin(attendance.schedule(), section.entry() + "-" + number);
         // What the plain weeks give, and of it what is held; the first that is both begins the event.
         List<LocalDate> plain = TermCalendar.PLAIN.datesOf(meeting.timing());
         LocalDate first = plain.stream().filter(dates::contains).findFirst().orElse(dates.get(0));
@@ -152,7 +190,8 @@ public final class CalendarFile {
         String days = weekly.days().list().stream().map(CalendarFile::code).collect(Collectors.joining(","));
         // UNTIL is in UTC where the start names a zone: RFC 5545, section 3.3.10.
         String until = UTC.format(last.atTime(start).atZone(zone).withZoneSameInstant(ZoneOffset.UTC));
-        line("RRULE:FREQ=WEEKLY;INTERVAL=%d;WKST=MO;BYDAY=%s;UNTIL=%s".formatted(weekly.everyWeeks(), days, until));
+        line("RRULE:FREQ=WEEKLY;INTERVAL=%d;WKST=%s;BYDAY=%s;UNTIL=%s"
+                .formatted(weekly.everyWeeks(), code(weekly.counted().getDayOfWeek()), days, until));
     }
 
     private void dates(String property, TimeRange time, ZoneId zone, List<LocalDate> dates) {

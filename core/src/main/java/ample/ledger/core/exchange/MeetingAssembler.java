@@ -15,6 +15,7 @@ import java.math.BigDecimal;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalTime;
+import java.time.temporal.TemporalAdjusters;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -28,8 +29,12 @@ final class MeetingAssembler {
     private final Span span;
     private final Campus campus;
     private final Map<String, Building> buildings;
+    private final DayOfWeek weekBegins;
 
-    MeetingAssembler(BundleTable.Row row, Span span, Campus campus, Map<String, Building> buildings) {
+    /** @param weekBegins what weeks are counted by where a meeting is held every other week */
+    MeetingAssembler(
+            BundleTable.Row row, Span span, Campus campus, Map<String, Building> buildings, DayOfWeek weekBegins) {
+        this.weekBegins = weekBegins;
         this.row = row;
         this.span = span;
         this.campus = campus;
@@ -65,7 +70,12 @@ final class MeetingAssembler {
         List<DayOfWeek> days = Arrays.stream(need("days", String.class).split(" "))
                 .flatMap(day -> Days.parseDay(day).stream())
                 .toList();
-        return new Timing.Weekly(Days.of(days), hours(), dates(), everyWeeks);
+        return new Timing.Weekly(
+                Days.of(days),
+                hours(),
+                dates(),
+                everyWeeks,
+                span.dates().first().with(TemporalAdjusters.previousOrSame(weekBegins)));
     }
 
     private TimeRange hours() {

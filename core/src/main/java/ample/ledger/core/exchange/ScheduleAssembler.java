@@ -29,6 +29,7 @@ import ample.ledger.core.schedule.Term;
 import ample.ledger.core.schedule.TermCode;
 import java.math.BigDecimal;
 import java.time.DateTimeException;
+import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneId;
@@ -99,15 +100,14 @@ final class ScheduleAssembler {
         Lists lists = new Lists(
                 List.copyOf(campuses.values()),
                 rows.each("departments", row -> new Department(row.text("department"), row.text("name"))),
-                rows.each(
-                        "subjects",
-                        row -> new Subject(row.text("subject"), row.text("name"), row.optionalText("department"))),
+                rows.each("subjects", this::subject),
                 List.copyOf(programmes.values()),
                 rows.each("requirements", row -> new Requirement(row.text("requirement"), row.text("name"))),
                 rows.each("binding_dates", ScheduleAssembler::bindingRule),
                 rows.each("openings", ScheduleAssembler::opening),
                 rows.each("loads", ScheduleAssembler::loadRule),
                 rows.each("journeys", ScheduleAssembler::journey));
+        rows.each("subject_notes", ScheduleAssembler::subjectNote);
         CodeKey codeKey = codeKey();
         stopIfFaulty();
         return new Schedule(
@@ -132,7 +132,8 @@ final class ScheduleAssembler {
                     row.text("name"),
                     ZoneId.of(row.text("zone")),
                     Locale.forLanguageTag(row.text("language")),
-                    new CodeForm(joint(row, "course_joint"), joint(row, "section_joint")));
+                    new CodeForm(joint(row, "course_joint"), joint(row, "section_joint")),
+                    row.optionalText("week_begins").flatMap(Days::parseDay).orElse(DayOfWeek.MONDAY));
         } catch (DateTimeException e) {
             throw new Unfit("zone", "It is not an IANA time zone, as in Europe/London.");
         }
@@ -153,6 +154,28 @@ final class ScheduleAssembler {
 
     private static Span span(BundleTable.Row row) {
         return new Span(row.text("span"), row.text("name"), dates(row), row.optionalText("mark"));
+    }
+
+    private Subject subject(BundleTable.Row row) {
+        String code = row.text("subject");
+        Optional<String> department = row.optionalText("department");
+        List<String> notes = rows.of("subject_notes").stream()
+                .filter(note ->
+                        note.optionalText("subject").filter(code::equals).isPresent()
+                                || note.optionalText("department").isPresent()
+                                        && note.optionalText("department").equals(department))
+                .map(note -> note.text("text"))
+                .toList();
+        return new Subject(code, row.text("name"), department, notes);
+    }
+
+    /** Checks whom it is for. */
+    private static String subjectNote(BundleTable.Row row) {
+        if (row.optionalText("department").isPresent()
+                == row.optionalText("subject").isPresent()) {
+            throw new Unfit("subject", "A note is for one department or for one subject; name one of them, not both.");
+        }
+        return row.text("text");
     }
 
     private static Campus campus(BundleTable.Row row) {

@@ -104,8 +104,11 @@ final class SectionAssembler {
                         .toList(),
                 rows.collect(
                         of(meetings, entry),
-                        meeting -> new MeetingAssembler(meeting, span, campus, buildings).meeting()),
-                rows.collect(of(exams, entry), exam -> new MeetingAssembler(exam, span, campus, buildings).exam()),
+                        meeting -> new MeetingAssembler(meeting, span, campus, buildings, institution.weekBegins())
+                                .meeting()),
+                rows.collect(
+                        of(exams, entry),
+                        exam -> new MeetingAssembler(exam, span, campus, buildings, institution.weekBegins()).exam()),
                 RowsToAssemble.named(pools, row.text("pool")),
                 Optional.ofNullable(listings.get(entry)),
                 Optional.ofNullable(companions.get(entry)),

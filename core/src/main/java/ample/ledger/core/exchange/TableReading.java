@@ -16,6 +16,11 @@ record TableReading(BundleTable table, List<BundleTable.Row> faulty, boolean who
         return new TableReading(new BundleTable(schema, List.of()), List.of(), false);
     }
 
+    /** The table has no rows. */
+    static TableReading empty(TableSchema schema) {
+        return new TableReading(new BundleTable(schema, List.of()), List.of(), true);
+    }
+
     boolean sound() {
         return whole && faulty.isEmpty();
     }

@@ -20,11 +20,22 @@ public final class TableSchema {
     private final List<Column> columns;
     private final List<String> primaryKey;
     private final List<ForeignKey> foreignKeys;
+    private final boolean mayBeLeftOut;
     private final Map<String, Integer> places;
 
-    /** @param primaryKey names of the columns that tell its rows apart */
-    TableSchema(String name, String path, List<Column> columns, List<String> primaryKey, List<ForeignKey> foreignKeys) {
+    /**
+     * @param primaryKey names of the columns that tell its rows apart
+     * @param mayBeLeftOut whether a bundle without its file is one whose table has no rows
+     */
+    TableSchema(
+            String name,
+            String path,
+            List<Column> columns,
+            List<String> primaryKey,
+            List<ForeignKey> foreignKeys,
+            boolean mayBeLeftOut) {
         this.name = name;
+        this.mayBeLeftOut = mayBeLeftOut;
         this.path = path;
         this.columns = List.copyOf(columns);
         this.primaryKey = List.copyOf(primaryKey);
@@ -95,6 +106,11 @@ public final class TableSchema {
 
     public List<ForeignKey> foreignKeys() {
         return foreignKeys;
+    }
+
+    /** Whether a bundle may do without its file, as those do that were written before the format gained it. */
+    boolean mayBeLeftOut() {
+        return mayBeLeftOut;
     }
 
     /** Where the column stands, from 0; empty when the table has no such column. */

@@ -44,6 +44,11 @@ public record Load(
         Optional<LocalTime> earliest,
         Optional<LocalTime> latest) {
 
+    private static final BigDecimal HOUR = BigDecimal.valueOf(60);
+
+    /** Digits of what is not yet rounded: more than can come up to a tenth, however many are added. */
+    private static final int FINE = 12;
+
     private static final Days WORKDAYS =
             Days.of(DayOfWeek.MONDAY, DayOfWeek.TUESDAY, DayOfWeek.WEDNESDAY, DayOfWeek.THURSDAY, DayOfWeek.FRIDAY);
 
@@ -93,15 +98,18 @@ public record Load(
 
         /** All together, in hours of 60 minutes, to a tenth. */
         public BigDecimal hours() {
-            return classHours().add(study).setScale(1, RoundingMode.HALF_UP);
+            return exactly().add(study).setScale(1, RoundingMode.HALF_UP);
         }
 
         /** In class and arranged, in hours of 60 minutes, to a tenth. */
         public BigDecimal classHours() {
+            return exactly().setScale(1, RoundingMode.HALF_UP);
+        }
+
+        private BigDecimal exactly() {
             return BigDecimal.valueOf(classMinutes)
-                    .divide(BigDecimal.valueOf(60), 4, RoundingMode.HALF_UP)
-                    .add(arranged)
-                    .setScale(1, RoundingMode.HALF_UP);
+                    .divide(HOUR, FINE, RoundingMode.HALF_UP)
+                    .add(arranged);
         }
     }
 
@@ -238,15 +246,20 @@ public record Load(
 
     /** Of the whole course: what its credits imply beside the hours in class of all its sections together. */
     private static BigDecimal studyAWeek(Attendance lead, PlannedWeek week) {
-        BigDecimal classHours = week.attended().stream()
+        BigDecimal classMinutes = week.attended().stream()
                 .filter(lead::sameCourse)
-                .map(attendance -> attendance.workload().classHours())
+                .map(attendance -> attendance.workload().classMinutes())
                 .reduce(BigDecimal.ZERO, BigDecimal::add);
         BigDecimal all =
                 Workload.Standard.CREDIT_HOUR.leastHours(lead.section().course().credits());
-        return all.subtract(classHours)
+        return all.multiply(HOUR)
+                .subtract(classMinutes)
                 .max(BigDecimal.ZERO)
-                .divide(BigDecimal.valueOf(lead.section().span().dates().weeks()), 4, RoundingMode.HALF_UP);
+                .divide(
+                        HOUR.multiply(
+                                BigDecimal.valueOf(lead.section().span().dates().weeks())),
+                        FINE,
+                        RoundingMode.HALF_UP);
     }
 
     private static LocalDate monday(LocalDate date) {

@@ -1,5 +1,6 @@
 package ample.ledger.core.plan;
 
+import ample.ledger.core.calendar.DateRange;
 import ample.ledger.core.schedule.CourseCode;
 import ample.ledger.core.schedule.SeasonCode;
 import java.util.ArrayList;
@@ -70,6 +71,12 @@ public record PlannedWeek(
     /** What takes the student's time in class: taken, waited for and going on from an earlier term. */
     public List<Attendance> attended() {
         return Stream.of(taken, waitedFor, goingOn).flatMap(List::stream).toList();
+    }
+
+    /** Whether any of it falls into the season: a course of two terms has field days that are not of this one. */
+    public boolean isInSeason(Stay stay) {
+        DateRange season = posted.dates(plan.season());
+        return stay.dates().stream().anyMatch(season::contains);
     }
 
     /** The same with the student's busy times. */

@@ -7,7 +7,8 @@ import java.math.RoundingMode;
 
 /**
  * The hours that a section takes over its span, in class, arranged and at the desk, and what published standards say of so many
- * credits. A half-term section of the same credits asks for twice as much a week, and the weeks say so.
+ * credits. A half-term section of the same credits asks for twice as much a week, and the weeks say so. Everything is reckoned in
+ * minutes, and rounded once, to tenths of an hour.
  *
  * @param weeks of the span, a part of one counted whole; 1 or more
  * @param credits in the institution's own unit; 0 or more
@@ -77,14 +78,20 @@ public record Workload(ClassHours inClass, int weeks, BigDecimal credits) {
 
     /** Hours in class and arranged, of 60 minutes, over the whole span. */
     public BigDecimal classHours() {
-        return tenths(BigDecimal.valueOf(inClass.minutes())
-                .divide(HOUR, 4, RoundingMode.HALF_UP)
-                .add(inClass.arrangedPerWeek().multiply(BigDecimal.valueOf(weeks))));
+        return hours(classMinutes());
     }
 
-    /** The same a week, on the average of the weeks of the span. */
+    /** The same in minutes, not rounded. */
+    public BigDecimal classMinutes() {
+        return inClass.arrangedPerWeek()
+                .multiply(HOUR)
+                .multiply(BigDecimal.valueOf(weeks))
+                .add(BigDecimal.valueOf(inClass.minutes()));
+    }
+
+    /** The hours in class and arranged a week, on the average of the weeks of the span. */
     public BigDecimal classHoursAWeek() {
-        return aWeek(classHours());
+        return hoursAWeek(classMinutes());
     }
 
     /**
@@ -92,19 +99,26 @@ public record Workload(ClassHours inClass, int weeks, BigDecimal credits) {
      * them or more.
      */
     public BigDecimal studyHours(Standard standard) {
-        return tenths(standard.leastHours(credits).subtract(classHours()).max(BigDecimal.ZERO));
+        return hours(studyMinutes(standard));
     }
 
     /** The same a week, on the average of the weeks of the span. */
     public BigDecimal studyHoursAWeek(Standard standard) {
-        return aWeek(studyHours(standard));
+        return hoursAWeek(studyMinutes(standard));
     }
 
-    private BigDecimal aWeek(BigDecimal hours) {
-        return hours.divide(BigDecimal.valueOf(weeks), 1, RoundingMode.HALF_UP);
+    private BigDecimal studyMinutes(Standard standard) {
+        return standard.leastHours(credits)
+                .multiply(HOUR)
+                .subtract(classMinutes())
+                .max(BigDecimal.ZERO);
     }
 
-    private static BigDecimal tenths(BigDecimal hours) {
-        return hours.setScale(1, RoundingMode.HALF_UP);
+    private BigDecimal hoursAWeek(BigDecimal minutes) {
+        return minutes.divide(HOUR.multiply(BigDecimal.valueOf(weeks)), 1, RoundingMode.HALF_UP);
+    }
+
+    private static BigDecimal hours(BigDecimal minutes) {
+        return minutes.divide(HOUR, 1, RoundingMode.HALF_UP);
     }
 }

@@ -113,6 +113,43 @@ class PostingChecksTest {
     }
 
     @Test
+    void aClassDuringItsOwnExam() {
+        var lecture = section("LIMN 130")
+                .entry("40101")
+                .meetsOnline("Sat", "9:00-10:20")
+                .exam(SATURDAY, "10:00-12:00");
+        var lab = section("LIMN 130").entry("40102").code("L-a").companion("lab", Optional.empty());
+        var before = section("TIDE 110")
+                .entry("40103")
+                .meetsOnline("Sat", "8:00-10:00")
+                .examIn("204")
+                .exam(SATURDAY, "10:00-12:00");
+
+        assertThat(warnings(
+                        lecture.declared(Delivery.ONLINE_TIMED),
+                        lab.meetsOnline("Sat", "11:00-13:00").declared(Delivery.ONLINE_TIMED),
+                        before.declared(Delivery.ONLINE_TIMED)))
+                .containsExactly(
+                        "CLASS_DURING_EXAM: LIMN 130 T1: A class of it is held during its exam, on Sat 20 Sep 2031 at"
+                                + " 10:00.",
+                        "CLASS_DURING_EXAM: LIMN 130 T1 and LIMN 130 L-a: A class of the second is held during the exam"
+                                + " of the first, on Sat 20 Sep 2031 at 10:00.");
+    }
+
+    @Test
+    void anExamFarOutsideItsTerm() {
+        assertThat(warnings(
+                        section("TIDE 110").entry("40101").exam(LocalDate.of(2032, 1, 16), "9:00-12:00"),
+                        section("TIDE 214").entry("40102").exam(LocalDate.of(2032, 1, 17), "9:00-12:00"),
+                        section("GLAC 120").entry("40103").exam(LocalDate.of(2031, 1, 16), "9:00-12:00")))
+                .containsExactly(
+                        "EXAM_FAR_OFF: GLAC 120 T1: Its exam is on Thu 16 Jan 2031, more than 4 weeks from its term and"
+                                + " its span.",
+                        "EXAM_FAR_OFF: TIDE 214 T1: Its exam is on Sat 17 Jan 2032, more than 4 weeks from its term and"
+                                + " its span.");
+    }
+
+    @Test
     void twoExamsInOneRoom() {
         assertThat(warnings(
                         section("TIDE 110").entry("40101").exam(SATURDAY, "9:00-12:00"),

@@ -4,11 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.catchThrowableOfType;
 
 import ample.ledger.core.fixtures.Schedules;
+import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Schedule;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -69,6 +71,49 @@ class BundleReaderTest {
 
         assertThat(Files.readString(subjects)).startsWith("subject,name\n");
         assertThat(ScheduleBundle.read(folder).checksum()).isEqualTo(empty.checksum());
+    }
+
+    /** Nor must a table that it gains. */
+    @Test
+    void aTableThatTheFormatGainedMayBeLeftOut() throws IOException {
+        Files.delete(folder.resolve("subject_notes.csv"));
+
+        assertThat(ScheduleBundle.read(folder).schedule().subjects())
+                .hasSize(8)
+                .allMatch(subject -> subject.notes().isEmpty());
+    }
+
+    /** The labs of GLAC 205 are held every other week, on Wednesdays; the term begins on Monday 8 September. */
+    @Test
+    void everyOtherWeekCountsFromTheSpanByTheInstitutionsOwnWeeks() throws IOException {
+        Path institution = folder.resolve("institution.csv");
+        Path meetings = folder.resolve("meetings.csv");
+        assertThat(firstLabs()).containsExactly(LocalDate.of(2031, 9, 10), LocalDate.of(2031, 9, 24));
+
+        Files.writeString(
+                meetings,
+                Files.readString(meetings)
+                        .replaceFirst("(40218,1,lab,every-other-week,wed,,14:30,16:30),", "$1,2031-09-15"));
+        assertThat(firstLabs())
+                .as("whatever dates of its own it has")
+                .containsExactly(LocalDate.of(2031, 9, 24), LocalDate.of(2031, 10, 8));
+
+        Files.writeString(institution, Files.readString(institution).replace(",mon", ",wed"));
+        assertThat(firstLabs())
+                .as("from the week of Wednesday 3 September")
+                .containsExactly(LocalDate.of(2031, 9, 17), LocalDate.of(2031, 10, 1));
+    }
+
+    private List<LocalDate> firstLabs() {
+        Schedule schedule = ScheduleBundle.read(folder).schedule();
+        return schedule.term()
+                .calendar()
+                .datesOf(schedule.section(new EntryNumber("40218"))
+                        .orElseThrow()
+                        .meetings()
+                        .get(0)
+                        .timing())
+                .subList(0, 2);
     }
 
     @ParameterizedTest

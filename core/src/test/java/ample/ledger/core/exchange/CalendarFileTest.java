@@ -10,6 +10,9 @@ import ample.ledger.core.calendar.TermCalendar.ExceptionalDay;
 import ample.ledger.core.calendar.TimeRange;
 import ample.ledger.core.calendar.Timing;
 import ample.ledger.core.fixtures.Schedules;
+import ample.ledger.core.plan.PlanDate;
+import ample.ledger.core.plan.PlannedWeek;
+import ample.ledger.core.plan.PlansOfTheKernel;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Institution;
 import ample.ledger.core.schedule.Meeting;
@@ -63,7 +66,7 @@ class CalendarFileTest {
         assertThat(file).contains("\r\n ").doesNotContainPattern("(?<!\r)\n").doesNotContain("VALARM");
     }
 
-    /** The dates of every timed section of the kernel: Harvest Week left out, Tuesday the 16th as a Monday, both halves. */
+    /** The dates of every timed section of the kernel: Harvest Week left out, Tuesday the 9th as a Monday, both halves. */
     @Test
     void everySectionOfTheKernelComesBackOnItsDates() throws Exception {
         for (Section posted : KERNEL.sections()) {
@@ -90,6 +93,29 @@ class CalendarFileTest {
         for (Section posted : KERNEL.sections()) {
             assertThat(CalendarFile.of(List.of(posted), KERNEL, NOW)).contains("\r\nBEGIN:V");
         }
+    }
+
+    @Test
+    void theDatesOfAPlanComeAlongAsDaysThatTakeNoTime() throws Exception {
+        PlannedWeek week = PlansOfTheKernel.week("TIDE 110 T1");
+        List<PlanDate> dates = PlanDate.of(week, PlansOfTheKernel::notYetOpen);
+        List<VEvent> without = events(CalendarFile.of(week.attended(), NOW));
+        List<VEvent> with = events(CalendarFile.of(week.attended(), dates, NOW));
+
+        assertThat(with)
+                .filteredOn(event -> without.stream()
+                        .noneMatch(one ->
+                                one.getUid().orElseThrow().equals(event.getUid().orElseThrow())))
+                .extracting(event -> event.getDateTimeStart().getValue() + " "
+                        + event.getSummary().getValue() + " "
+                        + event.getTimeTransparency().getValue())
+                .containsExactly(
+                        "20310618T080000 Registration opens for 1 to 29 credits TRANSPARENT",
+                        "20310917 Last day to drop and be paid back: TIDE 110 TRANSPARENT",
+                        "20310919 Last day to add: TIDE 110 TRANSPARENT",
+                        "20310927 Students are counted: TIDE 110 TRANSPARENT",
+                        "20311006 Last day to drop without a mark: TIDE 110 TRANSPARENT",
+                        "20311118 Last day to withdraw: TIDE 110 TRANSPARENT");
     }
 
     @Test
@@ -214,7 +240,7 @@ class CalendarFileTest {
         Institution of = plain.institution();
         Term term = plain.term();
         return new Schedule(
-                new Institution(of.code(), of.name(), LISBON, Locale.ENGLISH, of.codes()),
+                new Institution(of.code(), of.name(), LISBON, Locale.ENGLISH, of.codes(), of.weekBegins()),
                 new Term(term.code(), term.name(), term.season(), term.dates(), calendar),
                 plain.codeKey(),
                 plain.lists(),

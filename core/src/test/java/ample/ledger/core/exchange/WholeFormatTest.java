@@ -56,7 +56,7 @@ class WholeFormatTest {
         assertThat(SALTERN.term().dates().first()).isEqualTo(LocalDate.of(2031, 9, 29));
         assertThat(SALTERN.term().calendar().exceptions())
                 .extracting(day -> day.label())
-                .containsExactly("Day of the Pans");
+                .containsExactly("Day of the Pans", "Exams", "Exams", "Exams");
     }
 
     @Test
@@ -111,6 +111,17 @@ class WholeFormatTest {
                         new CourseCode("MYCO", "245"),
                         Equivalent.Effect.NO_CREDIT_BESIDE,
                         "Not for credit beside MYCO 245."));
+    }
+
+    @Test
+    void whatMustBeReadBeforeOneChoosesInASubject() {
+        assertThat(KERNEL.subject("GLAC").orElseThrow().notes())
+                .as("of its department")
+                .containsExactly(
+                        "Nobody travels to a field day without a signed risk form; it is given out in Cairn until the day before.");
+        assertThat(KERNEL.subject("RHET").orElseThrow().notes())
+                .containsExactly("Whoever misses the first class without a word loses the place to the waitlist.");
+        assertThat(KERNEL.subject("NUMB").orElseThrow().notes()).isEmpty();
     }
 
     @Test

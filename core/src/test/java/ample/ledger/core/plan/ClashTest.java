@@ -30,7 +30,7 @@ class ClashTest {
             assertThat(clash.minutes()).isEqualTo(20);
             assertThat(clash.times())
                     .as("the Wednesdays of term, without Harvest Week")
-                    .isEqualTo(14);
+                    .isEqualTo(13);
             assertThat(clash.minutesByDate()).doesNotContainKey(LocalDate.of(2031, 10, 29));
             assertThat(clash.hours())
                     .containsExactly(new Clash.Hours(Days.of(DayOfWeek.WEDNESDAY), TimeRange.of("10:30", "10:50")));

@@ -87,7 +87,7 @@ class ObstaclesTest {
                 .isInstanceOfSatisfying(Obstacle.NoTimeToTravel.class, none -> {
                     assertThat(none.travel().minutes()).isEqualTo(40);
                     assertThat(none.travel().way()).isEqualTo(new PostedSchedules.Way(55, "shuttle"));
-                    assertThat(none.travel().dates().size()).isEqualTo(14);
+                    assertThat(none.travel().dates().size()).isEqualTo(13);
                 });
     }
 

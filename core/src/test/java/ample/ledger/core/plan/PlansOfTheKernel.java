@@ -2,16 +2,23 @@ package ample.ledger.core.plan;
 
 import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.core.fixtures.SectionBuilder;
+import ample.ledger.core.reading.Person;
+import ample.ledger.core.reading.Readings;
+import ample.ledger.core.reading.StatusReading;
+import ample.ledger.core.requirement.StudentRecord;
 import ample.ledger.core.schedule.CourseCode;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.SeasonCode;
 import ample.ledger.core.schedule.Section;
 import ample.ledger.core.schedule.TermCode;
+import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /** Plans of sections of the demo's kernel, named as people name them: {@code "TIDE 214 T1"}. */
 public final class PlansOfTheKernel {
@@ -71,6 +78,14 @@ public final class PlansOfTheKernel {
 
     public static List<Obstacle> obstacles(String... names) {
         return Obstacles.of(week(names), ANYBODY);
+    }
+
+    /** How a section stands on the demo's day for a student with 20 credits, for whom registration opens on the next. */
+    public static StatusReading notYetOpen(Attendance attendance) {
+        StudentRecord twenty = new StudentRecord(
+                Set.of(), List.of(), Optional.of(BigDecimal.valueOf(20)), Optional.of(1), Set.of(), Set.of(), Map.of());
+        return new Readings(KERNEL, Person.of(KERNEL, Optional.of(twenty), Schedules.NOW))
+                .of(attendance.section(), attendance.section().pool());
     }
 
     public static Pick unknown() {
