@@ -146,12 +146,13 @@ public record BrowsePage(
     /**
      * The head of a course.
      *
+     * @param subject of the first course of a subject; null for the others
      * @param codeMeans its code as the institution's key explains it
      * @param address of the page of the course
      */
     public record CourseHead(
             String anchor,
-            @Nullable String subjectAnchor,
+            @Nullable SubjectHead subject,
             String code,
             String codeMeans,
             String address,
@@ -160,6 +161,14 @@ public record BrowsePage(
             String toward,
             String needs,
             String fit) {}
+
+    /**
+     * Where a subject begins.
+     *
+     * @param note what must be read before one chooses in it; empty where nothing must
+     * @param more the rest of that
+     */
+    public record SubjectHead(String anchor, String name, String note, List<String> more) {}
 
     /**
      * One section.

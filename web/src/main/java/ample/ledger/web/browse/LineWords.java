@@ -13,6 +13,7 @@ import ample.ledger.web.browse.BrowsePage.CourseHead;
 import ample.ledger.web.browse.BrowsePage.Essentials;
 import ample.ledger.web.browse.BrowsePage.Fact;
 import ample.ledger.web.browse.BrowsePage.Line;
+import ample.ledger.web.browse.BrowsePage.SubjectHead;
 import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Addresses;
 import ample.ledger.web.term.ChangeWords;
@@ -21,6 +22,7 @@ import ample.ledger.web.term.PostedTerm;
 import ample.ledger.web.visit.InTheWay;
 import ample.ledger.web.visit.Visit;
 import ample.ledger.web.words.CodeWords;
+import ample.ledger.web.words.OfSubject;
 import ample.ledger.web.words.SeatWords;
 import ample.ledger.web.words.Strip;
 import ample.ledger.web.words.Words;
@@ -101,7 +103,7 @@ public final class LineWords {
         Course course = found.course();
         return new CourseHead(
                 "course-" + course.code().subject() + "-" + course.code().number(),
-                firstOfSubject ? "subject-" + course.code().subject() : null,
+                firstOfSubject ? subject(course) : null,
                 course.written(),
                 CodeWords.of(schedule.codeKey(), "course", course.written()),
                 new Addresses(schedule.term().code()).course(course.code(), addresses.brief()),
@@ -120,6 +122,16 @@ public final class LineWords {
                 found.lines().size() == found.posted()
                         ? "all " + found.posted() + " fit"
                         : found.lines().size() + " of " + found.posted() + " fit");
+    }
+
+    private SubjectHead subject(Course course) {
+        OfSubject of = OfSubject.of(course, schedule);
+        List<String> notes = of.notes();
+        return new SubjectHead(
+                "subject-" + course.code().subject(),
+                of.name(),
+                notes.isEmpty() ? "" : notes.get(0),
+                notes.isEmpty() ? List.of() : notes.subList(1, notes.size()));
     }
 
     /** A line under the head of its course. */

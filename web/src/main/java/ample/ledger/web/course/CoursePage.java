@@ -3,6 +3,7 @@ package ample.ledger.web.course;
 import ample.ledger.web.browse.BrowsePage.Line;
 import ample.ledger.web.requirement.Asks;
 import ample.ledger.web.words.CodeWords;
+import ample.ledger.web.words.OfSubject;
 import ample.ledger.web.words.Strip;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -29,6 +30,7 @@ public record CoursePage(
         String facts,
         String description,
         List<String> notes,
+        OfSubject ofSubject,
         String back,
         String backSays,
         Asks asks,

@@ -19,6 +19,7 @@ import ample.ledger.web.term.Addresses;
 import ample.ledger.web.term.PostedTerm;
 import ample.ledger.web.visit.Visit;
 import ample.ledger.web.words.CodeWords;
+import ample.ledger.web.words.OfSubject;
 import ample.ledger.web.words.Strip;
 import ample.ledger.web.words.Words;
 import java.util.EnumMap;
@@ -77,6 +78,7 @@ final class CoursePages {
                 facts(),
                 course.description(),
                 course.notes(),
+                OfSubject.of(course, schedule),
                 addresses.browse(brief),
                 brief.isEmpty() ? "Back to all sections" : "Back to your brief",
                 Asks.of(judging, course.rules(), List.of(), Addresses.with("/record", "back", here)),

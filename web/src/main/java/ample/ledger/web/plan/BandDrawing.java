@@ -3,7 +3,6 @@ package ample.ledger.web.plan;
 import ample.ledger.core.calendar.DateRange;
 import ample.ledger.core.calendar.Days;
 import ample.ledger.core.calendar.TimeRange;
-import ample.ledger.core.calendar.Timing;
 import ample.ledger.core.plan.Attendance;
 import ample.ledger.core.plan.BusyTime;
 import ample.ledger.core.plan.Engagement;
@@ -11,12 +10,10 @@ import ample.ledger.core.plan.PlannedWeek;
 import ample.ledger.core.plan.Standing;
 import ample.ledger.core.plan.Stay;
 import ample.ledger.core.plan.Swap;
-import ample.ledger.core.schedule.Meeting;
 import ample.ledger.core.schedule.Term;
 import ample.ledger.core.weave.Weave;
 import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.words.Words;
-import java.math.BigDecimal;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.format.TextStyle;
@@ -83,7 +80,12 @@ final class BandDrawing {
                 .filter(this::isDrawn)
                 .map(this::band)
                 .toList();
-        return new Bands(scale.from(), scale.to(), hours, days, untimed());
+        return new Bands(
+                scale.from(),
+                scale.to(),
+                hours,
+                days,
+                new UntimedDrawing(week, term, ask, weaves, tones, scale).draw());
     }
 
     private boolean isDrawn(DayOfWeek day) {
@@ -100,18 +102,23 @@ final class BandDrawing {
         return ghosts.stream().flatMap(swap -> swap.in().stream()).distinct().toList();
     }
 
-    /** In the whole term everything but exams is shown; in one week what is held in it. */
+    /** In the whole term everything of it but exams is shown; in one week what is held in it. */
     private boolean isShown(Stay stay) {
         return ask.monday()
                 .map(monday -> new DateRange(monday, monday.plusDays(6)))
                 .map(dates -> stay.dates().stream().anyMatch(dates::contains))
-                .orElse(!stay.exam());
+                .orElseGet(() -> isInTerm(stay));
     }
 
     private boolean isOn(Stay stay, DayOfWeek day) {
         return ask.monday()
                 .map(monday -> stay.dates().contains(monday.plusDays(day.getValue() - 1L)))
-                .orElseGet(() -> !stay.exam() && stay.days().contains(day));
+                .orElseGet(() -> isInTerm(stay) && stay.days().contains(day));
+    }
+
+    /** Busy times are the student's own, and shown whenever they are. */
+    private boolean isInTerm(Stay stay) {
+        return !stay.exam() && (stay.meeting().isEmpty() || week.isInSeason(stay));
     }
 
     private List<BandItem> items(List<? extends Engagement> engagements, DayOfWeek day) {
@@ -296,53 +303,6 @@ final class BandDrawing {
             }
         }
         return rows;
-    }
-
-    /** What has no set time in the plan, and then in each woven week beside it. */
-    private List<Bands.Untimed> untimed() {
-        List<Bands.Untimed> untimed = new ArrayList<>(untimed(week.attended(), 0));
-        for (int weave = 1; weave <= weaves.size(); weave++) {
-            untimed.addAll(untimed(
-                    weaves.get(weave - 1).sections().stream()
-                            .filter(attendance -> !week.attended().contains(attendance))
-                            .toList(),
-                    weave));
-        }
-        return untimed;
-    }
-
-    private List<Bands.Untimed> untimed(List<Attendance> some, int weave) {
-        List<Bands.Untimed> untimed = new ArrayList<>();
-        for (Attendance attendance : some) {
-            BigDecimal hours = attendance.section().meetings().stream()
-                    .map(Meeting::timing)
-                    .filter(this::isInWeek)
-                    .map(timing -> ((Timing.Arranged) timing).hoursPerWeek())
-                    .reduce(BigDecimal.ZERO, BigDecimal::add);
-            if (hours.signum() > 0 || attendance.section().untimed()) {
-                String aWeek = hours.signum() > 0 ? Words.hours(hours) + " a week" : "times to be announced";
-                String token = token(attendance);
-                untimed.add(new Bands.Untimed(
-                        attendance.section().course().written(),
-                        aWeek,
-                        tones.style(attendance) + (ask.at().equals(token) ? " selected" : ""),
-                        scale.share(Math.min(scale.minutes(), hours.doubleValue() * 60)),
-                        attendance + ", no set time, " + aWeek,
-                        weave > 0
-                                ? null
-                                : ask.at(ask.at().equals(token) ? "" : token).address(),
-                        weave,
-                        weave > 0 && ask.weave().shown() == weave));
-            }
-        }
-        return untimed;
-    }
-
-    private boolean isInWeek(Timing timing) {
-        return timing instanceof Timing.Arranged arranged
-                && ask.monday()
-                        .map(monday -> arranged.dates().overlaps(new DateRange(monday, monday.plusDays(6))))
-                        .orElse(true);
     }
 
     /** How a form and an address name the section. */

@@ -15,13 +15,10 @@ import ample.ledger.core.plan.Swap;
 import ample.ledger.core.plan.Travel;
 import ample.ledger.core.reading.Status;
 import ample.ledger.core.reading.StatusReading;
-import ample.ledger.core.reading.StatusReading.Reason;
 import ample.ledger.core.schedule.EntryNumber;
-import ample.ledger.core.schedule.Opening;
 import ample.ledger.web.plan.WeekPage.Remedy;
 import ample.ledger.web.plan.WeekPage.Trouble;
 import ample.ledger.web.term.Addresses;
-import ample.ledger.web.words.SeatWords;
 import ample.ledger.web.words.Words;
 import java.time.format.TextStyle;
 import java.util.Comparator;
@@ -68,17 +65,6 @@ final class ObstacleWords {
                 || obstacle instanceof Obstacle.IsCancelled
                 || obstacle instanceof Obstacle.LacksLead;
         return soluble && swaps.isEmpty() ? "No other section of its course mends this." : "";
-    }
-
-    /** The first opening that is still to come for what is to be registered. */
-    String opening() {
-        return week.taken().stream()
-                .flatMap(attendance -> seats.apply(attendance).reasons().stream())
-                .filter(Reason.OpensLater.class::isInstance)
-                .map(reason -> ((Reason.OpensLater) reason).opening())
-                .min(Comparator.comparing(Opening::from))
-                .map(opening -> "Registration opens " + SeatWords.opens(opening) + ".")
-                .orElse("");
     }
 
     /** Said in the place of some that there is no room for. */

@@ -4,13 +4,19 @@ import ample.ledger.core.exchange.CalendarFile;
 import ample.ledger.core.exchange.PlanJson;
 import ample.ledger.core.plan.Plan;
 import ample.ledger.core.plan.PlanBook;
+import ample.ledger.core.plan.PlanDate;
 import ample.ledger.core.plan.PlannedWeek;
 import ample.ledger.core.schedule.SeasonCode;
 import ample.ledger.core.schedule.TermCode;
 import ample.ledger.web.guard.Limits;
 import ample.ledger.web.guest.Keeping;
+import ample.ledger.web.guest.Kept;
 import ample.ledger.web.plan.PlanChanges.Sent;
+import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Places;
+import ample.ledger.web.term.Terms;
+import ample.ledger.web.visit.Visit;
+import ample.ledger.web.visit.Visits;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
@@ -21,6 +27,7 @@ import java.util.Optional;
 import org.springframework.http.HttpHeaders;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -37,8 +44,19 @@ class TakeAwayController {
     private final Places places;
     private final Clock clock;
     private final Limits limits;
+    private final Terms terms;
+    private final Visits visits;
 
-    TakeAwayController(PlanChanges changes, Keeping keeping, Places places, Clock clock, Limits limits) {
+    TakeAwayController(
+            PlanChanges changes,
+            Keeping keeping,
+            Places places,
+            Clock clock,
+            Limits limits,
+            Terms terms,
+            Visits visits) {
+        this.terms = terms;
+        this.visits = visits;
         this.limits = limits;
         this.changes = changes;
         this.keeping = keeping;
@@ -46,14 +64,33 @@ class TakeAwayController {
         this.clock = clock;
     }
 
-    /** What is attended, as a calendar file: iCalendar. */
+    /**
+     * What is attended, as a calendar file: iCalendar.
+     *
+     * @param dates {@code yes}: with the dates that bind, and when registration opens
+     */
     @GetMapping(path = "/{term}/week/calendar.ics", produces = "text/calendar;charset=UTF-8")
     @ResponseBody
-    String calendarFile(@PathVariable TermCode term, HttpServletRequest request, HttpServletResponse response) {
-        Plan plan = plan(term, request);
+    String calendarFile(
+            @PathVariable TermCode term,
+            @RequestParam(defaultValue = "") String dates,
+            @ModelAttribute(name = "preferences", binding = false) Preferences preferences,
+            HttpServletRequest request,
+            HttpServletResponse response) {
+        Kept kept = keeping.needed(request);
+        Plan plan = kept.plans().current(changes.season(term));
         takenAway(response, plan, "ics");
+        PlannedWeek week = PlannedWeek.of(plan, List.of(), places.schedules());
+        Visit visit = visits.of(kept, preferences);
         return CalendarFile.of(
-                PlannedWeek.of(plan, List.of(), places.schedules()).attended(), clock.instant());
+                week.attended(),
+                dates.equals("yes")
+                        ? PlanDate.of(
+                                week,
+                                attendance -> visit.reading(
+                                        terms.get(attendance.term().code()), attendance.section()))
+                        : List.of(),
+                clock.instant());
     }
 
     /** The plan as {@code docs/formats/plan.md} has it. */

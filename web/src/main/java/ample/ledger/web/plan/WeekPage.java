@@ -23,6 +23,7 @@ public record WeekPage(
         Weeks weeks,
         Optional<Selected> selected,
         Wrong wrong,
+        List<Dated> dates,
         Loads load,
         Sections sections,
         BusyTimes busy,
@@ -56,8 +57,7 @@ public record WeekPage(
      * @param whole whether all of term is shown
      * @param around what is said of the week or of the term that is shown
      */
-    public record Weeks(
-            List<WeekOfTerm> scrub, boolean whole, String wholeAddress, String around, List<String> exams) {}
+    public record Weeks(List<WeekOfTerm> scrub, boolean whole, String wholeAddress, String around) {}
 
     /**
      * What stops the plan, and what only ought to be known.
@@ -65,7 +65,6 @@ public record WeekPage(
      * @param well that nothing does; empty where something does
      * @param notKnown what it depends on and is not known here; empty where all is
      * @param record where to say what is on one's record
-     * @param opening when registration opens; empty where it has, or where nothing is to be registered
      * @param homes campuses of which the student has not said which is the own one; none where that does not matter, or was said
      */
     public record Wrong(
@@ -74,8 +73,16 @@ public record WeekPage(
             String well,
             String notKnown,
             String record,
-            String opening,
             List<Campus> homes) {}
+
+    /**
+     * A date that is not to be missed.
+     *
+     * @param what "Last day to add"
+     * @param of "TIDE 214, GLAC 120"; empty where it is of the whole plan
+     * @param meaning in the institution's own words; empty where it says none
+     */
+    public record Dated(String when, String what, String of, String meaning, boolean past) {}
 
     /** How much work it is, by term and by week. */
     public record Loads(List<LoadOfTerm> terms, List<String> say, List<LoadWeek> weeks) {}

@@ -12,9 +12,9 @@ import ample.ledger.core.plan.Obstacle;
 import ample.ledger.core.plan.Obstacles;
 import ample.ledger.core.plan.Plan;
 import ample.ledger.core.plan.PlanBook;
+import ample.ledger.core.plan.PlanDate;
 import ample.ledger.core.plan.PlannedWeek;
 import ample.ledger.core.plan.Standing;
-import ample.ledger.core.plan.Stay;
 import ample.ledger.core.plan.SubmissionOrder;
 import ample.ledger.core.plan.Swap;
 import ample.ledger.core.reading.StatusReading;
@@ -35,9 +35,7 @@ import ample.ledger.web.visit.Visit;
 import ample.ledger.web.words.SeatWords;
 import ample.ledger.web.words.Words;
 import java.time.DayOfWeek;
-import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -89,6 +87,11 @@ final class WeekPages {
                 weeks(load),
                 at.map(selected -> selected(selected, swaps)),
                 wrong(),
+                new DatesOfPlan(
+                                week,
+                                preferences.clock(),
+                                terms.get(term.code()).index().today())
+                        .words(PlanDate.of(week, this::reading)),
                 loads(load),
                 sections(),
                 busy(typed),
@@ -132,8 +135,7 @@ final class WeekPages {
                 weeks.scrub(load),
                 ask.monday().isEmpty(),
                 ask.inWeek(Optional.empty()).address() + "#bands",
-                weeks.around(),
-                exams());
+                weeks.around());
     }
 
     private WeekPage.Wrong wrong() {
@@ -147,7 +149,6 @@ final class WeekPages {
                 judgement.nothingWrong() && !week.taken().isEmpty() ? well : "",
                 NotKnown.of(judgement),
                 Addresses.with("/record", "back", ask.address()),
-                words.opening(),
                 homes());
     }
 
@@ -256,22 +257,6 @@ final class WeekPages {
                         ask.on(Days.parseDay(band.code()).orElseThrow()).address() + "#day",
                         band.code().equals(code(chosen)),
                         band))
-                .toList();
-    }
-
-    private List<String> exams() {
-        record Exam(Attendance attendance, LocalDate date, Stay stay) {}
-        return week.attended().stream()
-                .flatMap(attendance -> attendance.stays().stream()
-                        .filter(Stay::exam)
-                        .flatMap(stay -> stay.dates().stream().map(date -> new Exam(attendance, date, stay))))
-                .sorted(Comparator.comparing(Exam::date)
-                        .thenComparing(exam -> exam.stay().time().start()))
-                .map(exam -> "%s %s %s"
-                        .formatted(
-                                Words.date(exam.date()),
-                                preferences.clock().format(exam.stay().time().start()),
-                                exam.attendance().section().course().written()))
                 .toList();
     }
 

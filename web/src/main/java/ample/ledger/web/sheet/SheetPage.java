@@ -2,6 +2,7 @@ package ample.ledger.web.sheet;
 
 import ample.ledger.web.requirement.Asks;
 import ample.ledger.web.words.CodeWords;
+import ample.ledger.web.words.OfSubject;
 import ample.ledger.web.words.SeatWords;
 import ample.ledger.web.words.Strip;
 import java.util.List;
@@ -96,7 +97,8 @@ public record SheetPage(
             String description,
             Asks asks,
             String toward,
-            List<String> notes) {}
+            List<String> notes,
+            OfSubject ofSubject) {}
 
     /** The sections that belong to it. */
     public record Besides(

@@ -20,6 +20,7 @@ import ample.ledger.web.term.ChangeWords;
 import ample.ledger.web.term.PostedTerm;
 import ample.ledger.web.visit.Visit;
 import ample.ledger.web.words.CodeWords;
+import ample.ledger.web.words.OfSubject;
 import ample.ledger.web.words.SeatWords;
 import ample.ledger.web.words.Strip;
 import ample.ledger.web.words.Words;
@@ -146,7 +147,8 @@ final class SheetPages {
                 course.description(),
                 Asks.of(judging, course.rules(), section.restrictions(), Addresses.with("/record", "back", here())),
                 toward(course),
-                Stream.concat(section.notes().stream(), course.notes().stream()).toList());
+                Stream.concat(section.notes().stream(), course.notes().stream()).toList(),
+                OfSubject.of(course, schedule));
     }
 
     private SheetPage.Besides besides() {

@@ -235,7 +235,8 @@ public record SeatWords(
         return Words.moment(opening.from()) + " for " + uncapitalised(opening.name());
     }
 
-    private static String uncapitalised(String name) {
+    /** "new students", of "New students". */
+    public static String uncapitalised(String name) {
         return name.isEmpty() ? name : Character.toLowerCase(name.charAt(0)) + name.substring(1);
     }
 
