@@ -1,5 +1,6 @@
 package ample.ledger.core.schedule;
 
+import ample.ledger.core.calendar.DateRange;
 import ample.ledger.core.code.CodeKey;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -40,6 +41,7 @@ public final class Schedule {
     private final Map<String, List<Section>> byPool;
     private final Map<CourseCode, List<CourseCode>> standingFor;
     private final List<StudentGroup> groups;
+    private final DateRange classDates;
 
     public Schedule(
             Institution institution,
@@ -76,6 +78,7 @@ public final class Schedule {
                                 .map(Restriction.Rule::group))
                 .distinct()
                 .toList();
+        this.classDates = classDates(term, this.sections);
         this.standingFor = new HashMap<>();
         for (Course course : this.courses) {
             for (Equivalent equivalent : course.rules().equivalents()) {
@@ -103,6 +106,31 @@ public final class Schedule {
 
     public Term term() {
         return term;
+    }
+
+    /** From the first day of the term's spans to the last: the dates of the term without those that only exams are held on. */
+    public DateRange classDates() {
+        return classDates;
+    }
+
+    private static DateRange classDates(Term term, List<Section> sections) {
+        List<DateRange> spans = sections.stream()
+                .map(section -> section.span().dates())
+                .filter(dates ->
+                        term.dates().contains(dates.first()) && term.dates().contains(dates.last()))
+                .distinct()
+                .toList();
+        return spans.isEmpty()
+                ? term.dates()
+                : new DateRange(
+                        spans.stream()
+                                .map(DateRange::first)
+                                .min(Comparator.naturalOrder())
+                                .orElseThrow(),
+                        spans.stream()
+                                .map(DateRange::last)
+                                .max(Comparator.naturalOrder())
+                                .orElseThrow());
     }
 
     public CodeKey codeKey() {

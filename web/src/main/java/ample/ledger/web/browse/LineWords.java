@@ -203,7 +203,7 @@ public final class LineWords {
     }
 
     private String runs(Section section) {
-        String runs = Words.runs(section.span(), schedule.term());
+        String runs = Words.runs(section.span(), schedule.classDates());
         return options.contains(Option.AMONG_TERMS)
                 ? runs + ", from\u00a0" + Words.day(section.span().dates().first())
                 : runs;

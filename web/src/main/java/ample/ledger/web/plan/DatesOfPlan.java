@@ -24,7 +24,14 @@ record DatesOfPlan(PlannedWeek week, ClockStyle clock, LocalDate today) {
 
     private Dated words(PlanDate date) {
         boolean past = date.at().toLocalDate().isBefore(today);
-        String day = Words.date(date.at().toLocalDate());
+        String day = Words.date(date.at().toLocalDate())
+                + (date.at().getYear()
+                                == week.posted()
+                                        .dates(week.plan().season())
+                                        .first()
+                                        .getYear()
+                        ? ""
+                        : " " + date.at().getYear());
         if (date instanceof PlanDate.Opens opens) {
             return new Dated(
                     day + ", " + clock.format(opens.at().toLocalTime()),

@@ -10,7 +10,6 @@ import ample.ledger.core.schedule.Meeting;
 import ample.ledger.core.schedule.Place;
 import ample.ledger.core.schedule.Section;
 import ample.ledger.core.schedule.Span;
-import ample.ledger.core.schedule.Term;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.time.ZonedDateTime;
@@ -165,10 +164,10 @@ public final class Words {
         return count == 1 ? "once" : count(count, "time");
     }
 
-    /** "15 wk" for the whole term, otherwise with the span's name: "First half, 7 wk"; number and unit stay together. */
-    public static String runs(Span span, Term term) {
+    /** "14 wk" for what runs through all of {@code classes}, otherwise with the span's name: "First half, 7 wk"; number and unit stay together. */
+    public static String runs(Span span, DateRange classes) {
         String weeks = span.dates().weeks() + "\u00a0wk";
-        return span.dates().equals(term.dates()) ? weeks : span.name() + ", " + weeks;
+        return span.dates().equals(classes) ? weeks : span.name() + ", " + weeks;
     }
 
     /** "29 meetings, 78 h 18 min in class", with "and 2.5 h a week at no set time" where there are such hours. */

@@ -6,16 +6,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ample.ledger.core.calendar.ClockStyle;
 import ample.ledger.core.calendar.DateRange;
-import ample.ledger.core.calendar.TermCalendar;
 import ample.ledger.core.calendar.TimeRange;
 import ample.ledger.core.calendar.Timing;
 import ample.ledger.core.fixtures.SectionBuilder;
-import ample.ledger.core.schedule.Season;
-import ample.ledger.core.schedule.SeasonCode;
 import ample.ledger.core.schedule.Section;
 import ample.ledger.core.schedule.Span;
-import ample.ledger.core.schedule.Term;
-import ample.ledger.core.schedule.TermCode;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
@@ -63,17 +58,12 @@ class WordsTest {
 
     @Test
     void theWholeTermIsWeeksAndAnythingElseHasItsName() {
-        var term = new Term(
-                new TermCode("autumn-2031"),
-                "Autumn 2031",
-                new Season(new SeasonCode("autumn-2031"), "Autumn 2031"),
-                SectionBuilder.TERM,
-                TermCalendar.PLAIN);
         var half = new DateRange(LocalDate.of(2031, 9, 8), LocalDate.of(2031, 10, 24));
 
-        assertThat(Words.runs(new Span("full-term", "Full term", SectionBuilder.TERM, Optional.empty()), term))
+        assertThat(Words.runs(
+                        new Span("full-term", "Full term", SectionBuilder.TERM, Optional.empty()), SectionBuilder.TERM))
                 .isEqualTo("15\u00a0wk");
-        assertThat(Words.runs(new Span("first-half", "First half", half, Optional.empty()), term))
+        assertThat(Words.runs(new Span("first-half", "First half", half, Optional.empty()), SectionBuilder.TERM))
                 .isEqualTo("First half, 7\u00a0wk");
     }
 
