@@ -173,8 +173,10 @@ class SqlReadingTest {
         if (condition instanceof Timed) {
             return timed(ITSELF);
         }
-        return "(NOT " + timed(ITSELF) + " OR " + holds(condition, ITSELF) + ") AND (NOT " + timed(IN_SET) + " OR "
-                + holds(condition, IN_SET) + ")";
+        String alone = "(NOT " + timed(ITSELF) + " OR " + holds(condition, ITSELF) + ")";
+        return condition instanceof OnDays days && days.alone()
+                ? alone
+                : alone + " AND (NOT " + timed(IN_SET) + " OR " + holds(condition, IN_SET) + ")";
     }
 
     private static String turned(Condition condition) {
@@ -193,6 +195,9 @@ class SqlReadingTest {
         }
         if (condition instanceof Timed) {
             return "NOT " + timed(IN_SET);
+        }
+        if (condition instanceof OnDays days && days.alone()) {
+            return "(NOT " + timed(ITSELF) + " OR NOT " + holds(condition, ITSELF) + ")";
         }
         if (condition instanceof OnDays || condition instanceof Between || condition instanceof Closed) {
             return "(NOT " + timed(ITSELF) + " OR NOT " + holds(condition, ITSELF) + ") AND (NOT " + timed(IN_SET)

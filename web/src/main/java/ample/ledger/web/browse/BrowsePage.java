@@ -3,6 +3,7 @@ package ample.ledger.web.browse;
 import ample.ledger.web.words.SeatWords;
 import ample.ledger.web.words.Strip;
 import java.util.List;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -75,8 +76,12 @@ public record BrowsePage(
      * Where to turn when nothing fits.
      *
      * @param notOffered courses asked for that are not offered, in sentences
+     * @param byItself what fits without all it is taken with
      */
-    public record NothingFits(List<Remedy> waysBack, List<String> notOffered) {}
+    public record NothingFits(List<Remedy> waysBack, List<String> notOffered, Optional<ByThemselves> byItself) {}
+
+    /** Sections that fit by their own days: that there are such, and where they are shown. */
+    public record ByThemselves(String sentence, String show, String address) {}
 
     /**
      * The running account.

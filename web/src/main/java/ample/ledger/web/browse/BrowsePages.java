@@ -1,5 +1,6 @@
 package ample.ledger.web.browse;
 
+import ample.ledger.core.browse.answer.ByItself;
 import ample.ledger.core.browse.answer.Findings;
 import ample.ledger.core.browse.answer.RunningAccount;
 import ample.ledger.core.browse.answer.SeasonFindings;
@@ -7,7 +8,10 @@ import ample.ledger.core.browse.brief.Brief;
 import ample.ledger.core.browse.brief.Condition;
 import ample.ledger.core.browse.brief.Wording;
 import ample.ledger.core.browse.index.Facet;
+import ample.ledger.core.browse.index.Moment;
 import ample.ledger.core.browse.index.Order;
+import ample.ledger.core.schedule.Coded;
+import ample.ledger.core.schedule.Kind;
 import ample.ledger.web.browse.BrowsePage.AccountLine;
 import ample.ledger.web.browse.BrowsePage.Choice;
 import ample.ledger.web.browse.BrowsePage.LeafPage;
@@ -22,7 +26,9 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.Iterator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
@@ -39,6 +45,7 @@ final class BrowsePages {
     private final Visit visit;
     private final Addressing addresses;
     private final Wording wording;
+    private final List<Moment> moments;
     private final SeasonFindings findings;
     private final Strip.Ground ground;
     private final Leaves leaves;
@@ -52,7 +59,8 @@ final class BrowsePages {
         this.preferences = visit.preferences();
         this.addresses = addresses;
         this.wording = preferences.wording(place.vocabulary());
-        this.findings = SeasonFindings.of(visit.of(place.terms()), brief);
+        this.moments = visit.of(place.terms());
+        this.findings = SeasonFindings.of(moments, brief);
         this.ground = Strip.ground(place.days(), brief, preferences.week());
         this.leaves = Leaves.of(place.terms(), findings.terms(), view);
     }
@@ -76,7 +84,7 @@ final class BrowsePages {
                 seats,
                 list(),
                 new BrowsePage.NothingFits(
-                        findings.waysBack().stream().map(this::wayBack).toList(), notOffered));
+                        findings.waysBack().stream().map(this::wayBack).toList(), notOffered, byItself()));
     }
 
     private BrowsePage.Asked asked(List<String> say, BrowsePage.@Nullable Heard heard) {
@@ -222,6 +230,23 @@ final class BrowsePages {
                 "Dropping %s alone would bring back %s."
                         .formatted(quoted(line.condition()), Words.number(line.onlyThis())),
                 without(line.condition()));
+    }
+
+    private Optional<BrowsePage.ByThemselves> byItself() {
+        return ByItself.of(findings, moments).map(alone -> {
+            String what = alone.kind()
+                    .flatMap(code -> Coded.parse(Kind.class, code))
+                    .map(kind -> kind.label().toLowerCase(Locale.ROOT))
+                    .orElse("section");
+            return new BrowsePage.ByThemselves(
+                    Words.count(alone.sections(), what)
+                            + (alone.sections() == 1
+                                    ? " fits by its own days; it does not"
+                                    : " fit by their own days; none does")
+                            + " with everything it is taken with.",
+                    "Show " + what + "s by their own days",
+                    addresses.to(alone.brief()));
+        });
     }
 
     private Remedy wayBack(Findings.WayBack way) {

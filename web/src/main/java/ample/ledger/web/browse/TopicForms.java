@@ -190,6 +190,7 @@ final class TopicForms {
         Optional<OnDays> asked = unturned.condition(OnDays.class);
         OnDays.Rule rule = asked.map(OnDays::rule).orElse(OnDays.Rule.ONLY);
         Days days = asked.map(OnDays::days).orElse(Days.NONE);
+        boolean alone = asked.filter(OnDays::alone).isPresent();
         List<Field> rules = Arrays.stream(OnDays.Rule.values())
                 .map(each -> choice("radio", "days", each.code() + ":", label(each), "", each == rule))
                 .toList();
@@ -210,7 +211,16 @@ final class TopicForms {
                                         ? ""
                                         : ", the %s without a set time counted with each"
                                                 .formatted(Words.number(counts.untimed()))),
-                        week));
+                        week),
+                new Group(
+                        "Labs and other companions",
+                        List.of(choice(
+                                "checkbox",
+                                "days-of",
+                                "section",
+                                "each section by its own days, whatever it is taken with",
+                                "",
+                                alone))));
     }
 
     private static String label(OnDays.Rule rule) {

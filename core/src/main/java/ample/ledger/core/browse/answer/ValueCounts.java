@@ -7,6 +7,7 @@ import ample.ledger.core.browse.brief.Topic;
 import ample.ledger.core.browse.index.CandidateSet;
 import ample.ledger.core.browse.index.Facet;
 import ample.ledger.core.browse.index.FacetIndex;
+import ample.ledger.core.browse.index.MeetingColumns;
 import ample.ledger.core.browse.index.Moment;
 import ample.ledger.core.browse.index.SectionSet;
 import ample.ledger.core.calendar.Days;
@@ -40,18 +41,19 @@ public final class ValueCounts {
         SectionSet sections = findings.sections();
         CandidateSet besideUntimed = findings.besides(Topic.UNTIMED);
         CandidateSet besideDays = findings.besides(Topic.DAYS);
+        OnDays asked = findings.brief().condition(OnDays.class).orElse(new OnDays(OnDays.Rule.ONLY, Days.ALL));
+        MeetingColumns meetings =
+                asked.alone() ? moment.index().meetings() : moment.index().setMeetings();
         ValueCounts counts = new ValueCounts(
                 moment,
                 kept(new Timed(), moment).sizeOfAnd(besideUntimed),
-                moment.index().setMeetings().untimed().sizeOfAnd(besideDays));
+                meetings.untimed().sizeOfAnd(besideDays));
         for (Facet facet : Facet.values()) {
             CandidateSet base = findings.besides(Topic.of(facet));
             counts.counts.put(facet, moment.facet(facet).counts(base, base == fitting ? sections : base.sections()));
         }
-        OnDays.Rule rule =
-                findings.brief().condition(OnDays.class).map(OnDays::rule).orElse(OnDays.Rule.ONLY);
         for (DayOfWeek day : DayOfWeek.values()) {
-            counts.days.put(day, kept(new OnDays(rule, Days.of(day)), moment).sizeOfAnd(besideDays));
+            counts.days.put(day, kept(asked.on(Days.of(day)), moment).sizeOfAnd(besideDays));
         }
         return counts;
     }

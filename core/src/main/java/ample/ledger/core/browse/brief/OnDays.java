@@ -9,6 +9,7 @@ import ample.ledger.core.calendar.Days;
 import ample.ledger.core.schedule.Coded;
 import java.time.DayOfWeek;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -19,13 +20,20 @@ import java.util.Optional;
  * student has to be there.
  *
  * @param days at least one
+ * @param alone whether only the days of the section itself matter, and not those of what it is taken with
  */
-public record OnDays(Rule rule, Days days) implements Condition {
+public record OnDays(Rule rule, Days days, boolean alone) implements Condition {
 
     private static final String DAYS = "days";
+    private static final String WHOSE = "days-of";
+    private static final String SECTION = "section";
 
     static final List<Parameter> PARAMETERS = List.of(
-            new Parameter(DAYS, "How the days are meant (only, all, any or none), then the days", "only:mon,wed"));
+            new Parameter(DAYS, "How the days are meant (only, all, any or none), then the days", "only:mon,wed"),
+            new Parameter(
+                    WHOSE,
+                    "Whose days: section, those of the section alone; otherwise those of all it is taken with too",
+                    SECTION));
 
     /** How the days met on relate to the days asked for. */
     public enum Rule implements Coded {
@@ -37,6 +45,11 @@ public record OnDays(Rule rule, Days days) implements Condition {
         ANY,
         /** On none of them, not even once. */
         NONE
+    }
+
+    /** Of a section with all it is taken with. */
+    public OnDays(Rule rule, Days days) {
+        this(rule, days, false);
     }
 
     public OnDays {
@@ -63,7 +76,23 @@ public record OnDays(Rule rule, Days days) implements Condition {
                                 () -> address.misread(DAYS, day, "Days are mon, tue, wed, thu, fri, sat and sun."));
             }
         }
-        return days.isEmpty() ? Optional.empty() : Optional.of(new OnDays(rule, Days.of(days)));
+        boolean alone = address.one(WHOSE, OnDays::whose, "Write section, or leave it out.")
+                .orElse(false);
+        return days.isEmpty() ? Optional.empty() : Optional.of(new OnDays(rule, Days.of(days), alone));
+    }
+
+    private static Optional<Boolean> whose(String text) {
+        return text.equals(SECTION) ? Optional.of(true) : Optional.empty();
+    }
+
+    /** The same of other days. */
+    public OnDays on(Days others) {
+        return new OnDays(rule, others, alone);
+    }
+
+    /** The same of the section by itself. */
+    public OnDays byItself() {
+        return new OnDays(rule, days, true);
     }
 
     @Override
@@ -74,6 +103,10 @@ public record OnDays(Rule rule, Days days) implements Condition {
     /** To meet on no other days, or on none, holds for the section and for what has no set times if for the set. */
     @Override
     public CandidateSet in(Moment moment) {
+        if (alone) {
+            MeetingColumns self = moment.index().meetings();
+            return self.untimed().or(holding(self));
+        }
         return rule == Rule.ONLY || rule == Rule.NONE
                 ? holding(moment.index().setMeetings())
                 : Conditions.whileTimed(moment, this::holding);
@@ -81,6 +114,10 @@ public record OnDays(Rule rule, Days days) implements Condition {
 
     @Override
     public CandidateSet notIn(Moment moment) {
+        if (alone) {
+            MeetingColumns self = moment.index().meetings();
+            return self.untimed().or(holding(self).complement());
+        }
         return Conditions.whileTimed(moment, meetings -> holding(meetings).complement());
     }
 
@@ -99,23 +136,30 @@ public record OnDays(Rule rule, Days days) implements Condition {
         return new Phrase(
                 "",
                 switch (rule) {
-                    case ONLY -> "only " + String.join(", ", names);
-                    case ALL -> names.size() == 1 ? "on " + names.get(0) : "on all of " + Phrases.allOf(names);
-                    case ANY -> names.size() == 1 ? "on " + names.get(0) : "on at least one of " + Phrases.anyOf(names);
-                    case NONE -> "not on " + Phrases.anyOf(names);
-                });
+                            case ONLY -> "only " + String.join(", ", names);
+                            case ALL -> names.size() == 1 ? "on " + names.get(0) : "on all of " + Phrases.allOf(names);
+                            case ANY ->
+                                names.size() == 1 ? "on " + names.get(0) : "on at least one of " + Phrases.anyOf(names);
+                            case NONE -> "not on " + Phrases.anyOf(names);
+                        }
+                        + (alone ? ", each by itself" : ""));
     }
 
     @Override
     public Phrase notPhrase(Wording wording) {
         return rule == Rule.NONE
-                ? new OnDays(Rule.ANY, days).phrase(wording)
+                ? new OnDays(Rule.ANY, days, alone).phrase(wording)
                 : phrase(wording).denied();
     }
 
     @Override
     public Map<String, String> parameters() {
-        return Map.of(DAYS, rule.code() + ":" + days.join(",").toLowerCase(Locale.ROOT));
+        Map<String, String> parameters = new LinkedHashMap<>();
+        parameters.put(DAYS, rule.code() + ":" + days.join(",").toLowerCase(Locale.ROOT));
+        if (alone) {
+            parameters.put(WHOSE, SECTION);
+        }
+        return parameters;
     }
 
     @Override
@@ -126,7 +170,7 @@ public record OnDays(Rule rule, Days days) implements Condition {
     @Override
     public Shortfall shortfall(Candidate candidate) {
         Days self = candidate.days();
-        Days together = candidate.daysOfSet();
+        Days together = alone ? self : candidate.daysOfSet();
         Days met = self.isEmpty() ? together : self;
         Days wrong = switch (rule) {
             case ONLY -> together.minus(days);
@@ -149,7 +193,7 @@ public record OnDays(Rule rule, Days days) implements Condition {
                 wrong.size(),
                 Unit.DAY_OF_THE_WEEK,
                 wording -> Shortfall.whose(byOthers, sentence),
-                () -> left.isEmpty() ? Optional.empty() : Optional.of(new OnDays(rule, left)));
+                () -> left.isEmpty() ? Optional.empty() : Optional.of(on(left)));
     }
 
     private static String names(Days days) {

@@ -28,7 +28,8 @@ public final class WeekPainting {
     private WeekPainting(Brief brief) {
         this.brief = brief;
         this.days = brief.condition(OnDays.class)
-                .filter(condition -> condition.rule() == OnDays.Rule.ONLY || condition.rule() == OnDays.Rule.NONE);
+                .filter(condition -> !condition.alone()
+                        && (condition.rule() == OnDays.Rule.ONLY || condition.rule() == OnDays.Rule.NONE));
         this.times = brief.condition(Between.class);
     }
 

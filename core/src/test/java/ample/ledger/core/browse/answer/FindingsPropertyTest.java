@@ -153,13 +153,12 @@ class FindingsPropertyTest {
                         .sum())
                 .as("every section has one status")
                 .isEqualTo(each.findings().besides(Topic.STATUS).size());
-        OnDays.Rule rule =
-                each.brief().condition(OnDays.class).map(OnDays::rule).orElse(OnDays.Rule.ONLY);
+        OnDays asked = each.brief().condition(OnDays.class).orElse(new OnDays(OnDays.Rule.ONLY, Days.ALL));
         for (DayOfWeek day : DayOfWeek.values()) {
-            assertThat(counts.of(day)).isEqualTo(size(each, new OnDays(rule, Days.of(day))));
+            assertThat(counts.of(day)).isEqualTo(size(each, asked.on(Days.of(day))));
         }
         assertThat(counts.timed()).isEqualTo(size(each, new Timed()));
-        assertThat(counts.untimed()).isEqualTo(size(each, new OnDays(OnDays.Rule.NONE, Days.ALL)));
+        assertThat(counts.untimed()).isEqualTo(size(each, new OnDays(OnDays.Rule.NONE, Days.ALL, asked.alone())));
     }
 
     private static int size(Case each, Condition instead) {
