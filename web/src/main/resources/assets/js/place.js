@@ -1,6 +1,6 @@
 // @ts-check
-// Coming back to a long list: when a reader leaves it, its address is made to say which line was at the top of the window and
-// which were open, so that the server shows just these again.
+// Returns the reader to the same place of a long list. When the reader leaves, the address in the browser's history gets the
+// entry number of the top line and of the lines that were open. The server then shows this part of the list again.
 
 import { afterTheFrame } from "./frame.js";
 
@@ -11,7 +11,7 @@ function isPlain(event) {
   );
 }
 
-/** The line that is read: the first whose upper end is in the window. */
+/** The first line whose upper edge is inside the window. */
 function firstInSight() {
   return [...document.querySelectorAll("#lines .line")].find(
     (line) => line.getBoundingClientRect().top >= 0,

@@ -153,7 +153,7 @@ class SheetInTheBrowserTest {
         assertThat(page.locator(".binding li").first()).containsText("Fri 26 Sep Last day to add");
         assertThat(page.locator(".weeks-mark"))
                 .hasCount(page.locator(".binding li").count());
-        assertThat(page.locator("#hours-title ~ p").first()).containsText("2.6 h a week");
+        assertThat(page.locator("#hours-title ~ p").first()).containsText("2.5 h a week");
     }
 
     @Test
@@ -162,7 +162,7 @@ class SheetInTheBrowserTest {
         page.navigate(ledger.page("section/" + firstOf("first-half")));
         assertThat(page.locator(".binding")).containsText("Mon 22 Sep Last day to drop without a mark");
         page.navigate(ledger.page("section/" + firstOf("full-term")));
-        assertThat(page.locator(".binding")).containsText("Wed 8 Oct Last day to drop without a mark");
+        assertThat(page.locator(".binding")).containsText("Mon 6 Oct Last day to drop without a mark");
     }
 
     @Test

@@ -44,8 +44,8 @@ import java.util.regex.PatternSyntaxException;
 import java.util.stream.Collectors;
 
 /**
- * Turns the tables of a bundle into a {@link Schedule}. What the table schemas cannot say — that a meeting ends after it
- * starts, that a companion is bound to a section of its own course — is checked here.
+ * Turns the tables of a bundle into a {@link Schedule}, and checks what the table schemas cannot say. For example, a meeting must end
+ * after it starts.
  */
 final class ScheduleAssembler {
 

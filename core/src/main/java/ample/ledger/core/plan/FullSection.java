@@ -17,12 +17,12 @@ public record FullSection(Attendance attendance, StatusReading reading, List<Swa
         instead = List.copyOf(instead);
     }
 
-    /** Whether no seat is open to who asks; what only waits for their registration to open is not asked. */
+    /** Whether the student could get no seat. Before their registration opens that is not known, and the answer is no. */
     public static boolean lacksSeat(StatusReading reading) {
         return reading.open() == 0 && reading.status() != Status.NOT_YET_OPEN;
     }
 
-    /** Those of a week; what only waits for registration to open is not among them, and what is waited for is not among them, since that is what one does with a full section. */
+    /** The full sections among those taken. Waiting for a seat is the answer to a full section, so sections waited for are not listed. */
     public static List<FullSection> of(PlannedWeek week, Function<Attendance, StatusReading> readings) {
         return week.taken().stream()
                 .filter(attendance -> !attendance.section().cancelled())

@@ -7,13 +7,13 @@ import java.util.List;
 import java.util.function.Function;
 
 /**
- * What can be said of a planned week at one moment.
+ * What is wrong with a planned week now, and what is not known about it.
  *
- * @param stopping what stops it
- * @param full sections that no seat is open of
- * @param toKnow what does not stop it, and ought to be known
- * @param unknown prerequisites of which it is not known whether they are met
- * @param perhaps sections of which it is not known whether they are open to who plans
+ * @param stopping problems because of which the registrar would refuse some of it
+ * @param full sections without a free seat for the student
+ * @param toKnow problems that the registrar does not mind, such as two exams on one day
+ * @param unknown prerequisites that the student may meet or not: their record does not say
+ * @param perhaps sections that may be open to the student or not: it is not known which group they belong to
  */
 public record Judgement(
         List<Obstacle> stopping,
@@ -22,7 +22,7 @@ public record Judgement(
         List<Obstacle.LacksPrerequisite> unknown,
         List<Attendance> perhaps) {
 
-    /** @param readings what a section is to who plans, at that moment */
+    /** @param readings seats and status of a section, for this student now */
     public static Judgement of(
             PlannedWeek week, Obstacles.Student student, Function<Attendance, StatusReading> readings) {
         List<Obstacle> obstacles = Obstacles.of(week, student);
@@ -45,17 +45,17 @@ public record Judgement(
         return obstacle instanceof Obstacle.LacksPrerequisite lacks && lacks.verdict() == Verdict.UNKNOWN;
     }
 
-    /** Whether nothing is known that is wrong with it. */
+    /** Whether no problem is known. */
     public boolean nothingWrong() {
         return stopping.isEmpty() && full.isEmpty();
     }
 
-    /** Whether all is known that it depends on. */
+    /** Whether nothing about the student is missing that the judgement needs. */
     public boolean allKnown() {
         return unknown.isEmpty() && perhaps.isEmpty();
     }
 
-    /** Whether it will stand: nothing is wrong with it, and nothing that it depends on is unknown. */
+    /** Whether the registrar would accept all of it: no problem is known, and nothing needed is missing. */
     public boolean stands() {
         return nothingWrong() && allKnown();
     }

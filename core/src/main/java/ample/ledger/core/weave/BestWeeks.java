@@ -11,9 +11,9 @@ import java.util.PriorityQueue;
  * Finds the best choices of one option of each group under wishes: branch and bound (A. H. Land and A. G. Doig, 1960), with the
  * group that has the fewest options left next, its most promising option first.
  *
- * <p>What a day costs never becomes less by one more class on it, but for gaps, which can be filled: of those the minutes
- * that the groups to come could fill at most are taken off. So no week that goes on from one begun has fewer points than it
- * has already and, added to them, the least that each group to come costs by itself. Cost: in the worst case all weeks.
+ * <p>One more class never makes a day cheaper, except that it may fill a gap. So the lower bound of a partial week is its
+ * points so far, less the gap minutes that the remaining groups could fill at most, plus the cheapest option of each remaining
+ * group. Cost: in the worst case all weeks.
  */
 final class BestWeeks {
 

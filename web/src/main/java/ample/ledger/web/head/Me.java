@@ -6,17 +6,18 @@ import jakarta.servlet.http.HttpServletRequest;
 import java.util.Optional;
 
 /**
- * Who looks at a page, and what is theirs.
+ * The visitor of a page, as the head of the page shows them, with links to their own pages. Each link leads back to this page
+ * afterwards.
  *
- * @param name as whom they have signed in; empty for a guest
- * @param desk whether they may post
- * @param record the address of the record, which leads back here
- * @param preferences the same of the preferences
- * @param signIn the same of signing in
+ * @param name the name they signed in with; empty for a guest
+ * @param desk whether they work at the desk and may post
+ * @param record the address of their record
+ * @param preferences the address of their preferences
+ * @param signIn the address of the page to sign in
  */
 public record Me(String name, boolean desk, String record, String preferences, String signIn) {
 
-    /** @param here the address of the page, or that which the page itself leads back to */
+    /** @param here the address to come back to */
     static Me of(HttpServletRequest request, String here) {
         boolean student = Keeping.studentName(request).isPresent();
         return new Me(

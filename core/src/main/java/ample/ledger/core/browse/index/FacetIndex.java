@@ -230,8 +230,8 @@ public final class FacetIndex {
     }
 
     /**
-     * Counts candidate by candidate. Those of a section lie side by side, so a section that is not the last one with a value
-     * has not been counted with it yet.
+     * Counts candidate by candidate. The candidates of one section stand next to each other. So it is enough to remember, for each
+     * value, the section that was counted last: the same section is not counted twice.
      */
     private void countSetBySet(CandidateSet alike, int[] counts) {
         int[] last = new int[counts.length];

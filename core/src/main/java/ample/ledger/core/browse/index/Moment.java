@@ -12,7 +12,7 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * An index with its seats as they stand at one moment for one person, so that all of an answer is of one moment and for one person.
+ * An index together with the seats at one moment, read for one person. Every part of one answer uses the same moment and person.
  *
  * @param posted the schedules of all terms, this one among them
  */
