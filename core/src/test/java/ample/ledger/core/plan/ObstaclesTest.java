@@ -181,6 +181,42 @@ class ObstaclesTest {
                         same -> assertThat(same.clash().exam()).isTrue());
     }
 
+    /** A class that is posted at the time of an exam of its own course will not be held, or the exam will not; a student is told. */
+    @Test
+    void aClassDuringAnExamOfItsOwnCourseIsToldAndStopsNothing() {
+        LocalDate monday = LocalDate.of(2031, 12, 15);
+        Section lead = section("TIDE 101")
+                .entry("41001")
+                .meets("Mon", "9:00-11:00")
+                .exam(monday, "10:00-12:00")
+                .build();
+        Section lab = section("TIDE 101")
+                .entry("41002")
+                .code("T1-a")
+                .companion("lab", Optional.of("41001"))
+                .meets("Mon", "11:30-12:20")
+                .build();
+        Section other = section("TIDE 102")
+                .entry("41003")
+                .meets("Tue", "9:00-11:00")
+                .exam(monday.plusDays(1), "11:00-12:00")
+                .build();
+        PostedSchedules posted = new PostedSchedules(List.of(Schedules.of(lead, lab, other)));
+
+        assertThat(Obstacles.of(week(posted, lead, lab, other), ANYBODY))
+                .filteredOn(Obstacle.DuringOwnExam.class::isInstance)
+                .containsExactly(
+                        new Obstacle.DuringOwnExam(
+                                posted.attendance(lead, Schedules.of(lead)),
+                                posted.attendance(lead, Schedules.of(lead)),
+                                monday),
+                        new Obstacle.DuringOwnExam(
+                                posted.attendance(lead, Schedules.of(lead)),
+                                posted.attendance(lab, Schedules.of(lead)),
+                                monday))
+                .noneMatch(Obstacle::stops);
+    }
+
     @Test
     void examsOfADayAreCountedAndOtherCampusesTold() {
         LocalDate day = LocalDate.of(2031, 12, 15);

@@ -12,6 +12,7 @@ import ample.ledger.core.calendar.Timing;
 import ample.ledger.core.exchange.PlanJson;
 import ample.ledger.core.exchange.PlanJson.FaultyPlanException;
 import ample.ledger.core.fixtures.SectionBuilder;
+import ample.ledger.core.schedule.EntryNumber;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.List;
@@ -19,12 +20,43 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.IntStream;
 import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 class PlanBookTest {
+
+    @Test
+    void noMorePicksAndLettersThanCanBeKept() {
+        Plan plan = Plan.empty("1", PlansOfTheKernel.SEASON, "x".repeat(Plan.LONGEST_NAME));
+        List<Pick> sixty = IntStream.range(0, Plan.MOST_PICKS)
+                .mapToObj(i -> new Pick(PlansOfTheKernel.TERM, new EntryNumber("" + (41_000 + i)), Standing.TAKEN))
+                .toList();
+        Pick more = PlansOfTheKernel.unknown();
+
+        assertThat(plan.named("y".repeat(Plan.LONGEST_NAME + 1)).name()).hasSize(Plan.LONGEST_NAME);
+        assertThat(plan.name()).hasSize(Plan.LONGEST_NAME);
+        assertThat(plan.adding(sixty).adding(List.of(more)).picks()).isEqualTo(sixty);
+        assertThat(plan.adding(sixty)
+                        .replacing(List.of(sixty.get(0), sixty.get(1)), List.of(more))
+                        .picks())
+                .hasSize(Plan.MOST_PICKS - 1)
+                .startsWith(more, sixty.get(2));
+    }
+
+    @Test
+    void aNameThatIsTakenGetsTheNextNumber() {
+        PlanBook book = PlanBook.EMPTY
+                .bringing(PlansOfTheKernel.plan("TIDE 110 T1"))
+                .bringing(PlansOfTheKernel.plan("TIDE 110 T2"))
+                .bringing(PlansOfTheKernel.plan("NUMB 112 T1"));
+
+        assertThat(book.ofSeason(PlansOfTheKernel.SEASON))
+                .extracting(Plan::name)
+                .containsExactly("Plan A", "Plan A 2", "Plan A 3");
+    }
 
     private static final Pick TIDE = pick("TIDE 214 T1", Standing.TAKEN);
     private static final Pick NUMB = pick("NUMB 112 T1", Standing.TAKEN);

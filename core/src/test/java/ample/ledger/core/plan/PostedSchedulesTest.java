@@ -46,6 +46,35 @@ class PostedSchedulesTest {
     }
 
     @Test
+    void coursesAreFoundByTheirTitleOrByWordsOfIt() {
+        Schedule schedule = Schedules.of(
+                section("TIDE 214").titled("Estuary Hydraulics").entry("40001").build(),
+                section("TIDE 341")
+                        .titled("Estuary Hydraulics, Advanced")
+                        .entry("40002")
+                        .build(),
+                section("GLAC 120")
+                        .titled("Ice, Snow and Meltwater")
+                        .entry("40003")
+                        .build());
+        PostedSchedules posted = new PostedSchedules(List.of(schedule, schedule));
+        SeasonCode season = new SeasonCode("autumn-2031");
+
+        assertThat(posted.coursesTitled(" estuary  HYDRAULICS ", season))
+                .as("just this title")
+                .extracting(course -> course.written())
+                .containsExactly("TIDE 214");
+        assertThat(posted.coursesTitled("hydraulics", season))
+                .extracting(course -> course.written())
+                .containsExactlyInAnyOrder("TIDE 214", "TIDE 341");
+        assertThat(posted.coursesTitled("lava", season)).isEmpty();
+        assertThat(posted.coursesTitled("hydraulics", new SeasonCode("spring-2032")))
+                .isEmpty();
+        assertThat(posted.course(TIDE.course().code()).orElseThrow().title()).isEqualTo("Estuary Hydraulics");
+        assertThat(posted.course(PlansOfTheKernel.code("MYCO", "101"))).isEmpty();
+    }
+
+    @Test
     void yearsAreWholeAndOfAllTerms() {
         assertThat(BOTH.years()).isEqualTo(new DateRange(LocalDate.of(2031, 1, 1), LocalDate.of(2031, 12, 31)));
         assertThatThrownBy(() -> new PostedSchedules(List.of()).years()).isInstanceOf(NoSuchElementException.class);
