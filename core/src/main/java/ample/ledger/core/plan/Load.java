@@ -101,6 +101,11 @@ public record Load(
             return exactly().add(study).setScale(1, RoundingMode.HALF_UP);
         }
 
+        /** The same to a whole hour. */
+        public BigDecimal aboutHours() {
+            return exactly().add(study).setScale(0, RoundingMode.HALF_UP);
+        }
+
         /** In class and arranged, in hours of 60 minutes, to a tenth. */
         public BigDecimal classHours() {
             return exactly().setScale(1, RoundingMode.HALF_UP);

@@ -105,6 +105,9 @@ class LoadTest {
         Load.Week one = new Load.Week(LocalDate.of(2031, 9, 8), 100, new BigDecimal("1.5"), new BigDecimal("2.25"));
         assertThat(one.classHours()).as("100 minutes and an hour and a half").isEqualByComparingTo("3.2");
         assertThat(one.hours()).as("rounded once: 3.17 and 2.25").isEqualByComparingTo("5.4");
+        assertThat(new Load.Week(one.monday(), 0, BigDecimal.ZERO, new BigDecimal("29.45")).aboutHours())
+                .as("not 29.5 rounded again")
+                .isEqualByComparingTo("29");
         assertThat(Load.of(week()).heaviest()).isEmpty();
     }
 

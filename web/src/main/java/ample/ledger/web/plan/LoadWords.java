@@ -63,7 +63,7 @@ record LoadWords(ClockStyle clock) {
                         .formatted(
                                 Words.day(heaviest.monday()),
                                 Words.hours(heaviest.classHours()),
-                                Words.hours(heaviest.hours().setScale(0, RoundingMode.HALF_UP)))));
+                                Words.hours(heaviest.aboutHours()))));
         if (load.earliest().isPresent()) {
             say.add("Between %s and %s; %s."
                     .formatted(
