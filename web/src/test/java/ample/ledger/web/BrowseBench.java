@@ -128,6 +128,14 @@ public final class BrowseBench {
             }
             page.context().close();
             firstView(chromium.browser(), browse);
+            System.out.println("signed in as a student:");
+            Page students = open(chromium.browser(), arguments[0] + "/sign-in");
+            students.getByLabel("Name").fill(PagesBench.STUDENT);
+            students.getByLabel("Password").fill(PagesBench.STUDENTS_PASSWORD);
+            students.getByLabel("Password").press("Enter");
+            students.waitForURL(address -> !address.contains("sign-in"));
+            students.navigate(browse);
+            changes(students, browse);
         }
     }
 

@@ -30,6 +30,12 @@ public final class PagesBench {
     /** Of My week: all of term, one week of it, a section selected, another one. */
     private static final List<String> WEEKS = List.of("", "?week=2031-09-15", "?at=%s", "?week=2031-12-15&at=%s");
 
+    /** In the second year of Glaciology, with 46 credits. */
+    static final String STUDENT = "maris";
+
+    /** What the command that starts the application sets. */
+    static final String STUDENTS_PASSWORD = "bench";
+
     /** So many sections are in it. */
     private static final int SECTIONS = 8;
 
@@ -57,9 +63,15 @@ public final class PagesBench {
                 sheets.size(), SteadyRequests.A_SECOND, SteadyRequests.SECONDS);
         System.out.println("| page | median, ms | 95th percentile, ms | longest, ms | meanwhile |");
         System.out.println("|---|---|---|---|---|");
-        print("sheet", sheets);
+        pages("a guest", term, sheets);
+        post(root + "/sign-in", "username=" + STUDENT + "&password=" + STUDENTS_PASSWORD);
+        pages("a student", term, sheets);
+    }
+
+    private void pages(String who, String term, List<String> sheets) throws IOException, InterruptedException {
+        print("sheet, " + who, sheets);
         print(
-                "Browse, first view",
+                "Browse, first view, " + who,
                 BRIEFS.stream().map(brief -> term + "browse" + brief).toList());
         List<String> kept = new ArrayList<>(sheets);
         Collections.shuffle(kept, new Random(8));
@@ -67,9 +79,9 @@ public final class PagesBench {
                 .limit(SECTIONS)
                 .map(sheet -> sheet.replaceAll(".*/", ""))
                 .toList();
-        keep(term + "week/add", String.join(",", entries));
+        post(term + "week/add", "line=" + String.join(",", entries));
         print(
-                "My week, of " + SECTIONS + " sections",
+                "My week, of " + SECTIONS + " sections, " + who,
                 entries.stream()
                         .flatMap(entry -> WEEKS.stream().map(week -> term + "week" + week.formatted(entry)))
                         .toList());
@@ -90,13 +102,13 @@ public final class PagesBench {
         }
     }
 
-    private void keep(String address, String entries) throws IOException, InterruptedException {
+    private void post(String address, String form) throws IOException, InterruptedException {
         requests.client()
                 .send(
                         HttpRequest.newBuilder(URI.create(address))
                                 .header("Content-Type", "application/x-www-form-urlencoded")
                                 .header("Sec-Fetch-Site", "same-origin")
-                                .POST(HttpRequest.BodyPublishers.ofString("line=" + entries))
+                                .POST(HttpRequest.BodyPublishers.ofString(form))
                                 .build(),
                         HttpResponse.BodyHandlers.discarding());
     }
