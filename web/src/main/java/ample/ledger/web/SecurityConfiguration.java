@@ -45,6 +45,7 @@ class SecurityConfiguration {
         "/{term}/section/{entry}/calendar.ics",
         "/{term}/course/{code}",
         "/{term}/line-up",
+        "/{term}/opening",
         "/{term}/week",
         "/{term}/week/calendar.ics",
         "/{term}/week/plan.json",

@@ -65,10 +65,10 @@ final class SteadyRequests {
             }
             HttpRequest request = HttpRequest.newBuilder(URI.create(mixed.get(i % mixed.size())))
                     .build();
-            // The server may close a connection that it has kept open just when it is used again; the clock goes on meanwhile.
+            // The server may close a connection that it has kept open just when it is used again; the clock goes on
+            // meanwhile.
             answers.add(client.sendAsync(request, HttpResponse.BodyHandlers.ofByteArray())
-                    .exceptionallyCompose(
-                            closed -> client.sendAsync(request, HttpResponse.BodyHandlers.ofByteArray()))
+                    .exceptionallyCompose(closed -> client.sendAsync(request, HttpResponse.BodyHandlers.ofByteArray()))
                     .thenApply(response -> timeOf(response, due)));
         }
         return answers.stream().mapToDouble(CompletableFuture::join).sorted().toArray();

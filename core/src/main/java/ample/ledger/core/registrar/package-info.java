@@ -1,6 +1,6 @@
 /**
- * What the registrar's own system does with seats. So far how they stand at a moment, as
- * {@link ample.ledger.core.registrar.SeatWord} tells it; the system itself stands outside.
+ * What the registrar's own systems know and do: students and their holds, and how seats stand at a moment. The systems themselves stand
+ * outside; {@link ample.ledger.core.registrar.Registrar} is how this program asks them.
  */
 @NullMarked
 package ample.ledger.core.registrar;

@@ -1,5 +1,7 @@
 package ample.ledger.web.guest;
 
+import ample.ledger.core.registrar.StudentFile;
+import ample.ledger.core.requirement.Grade;
 import ample.ledger.core.requirement.RecordLines;
 import ample.ledger.core.requirement.StudentRecord;
 import ample.ledger.core.requirement.StudentRecord.Part;
@@ -46,6 +48,20 @@ public record KeptRecord(String courses, String credits, String level, String pl
         this.level = cut(level);
         this.placements = cut(placements);
         this.programme = cut(programme);
+    }
+
+    /** What the institution knows of a student. */
+    public static KeptRecord of(StudentFile file) {
+        return new KeptRecord(
+                file.courses().stream()
+                        .map(taken -> (taken.course() + " "
+                                        + taken.grade().map(Grade::text).orElse(""))
+                                .strip())
+                        .collect(Collectors.joining("\n")),
+                file.creditsEarned().stripTrailingZeros().toPlainString(),
+                String.valueOf(file.level()),
+                String.join("\n", file.placements()),
+                file.programme().orElse(""));
     }
 
     private static String cut(@Nullable String text) {

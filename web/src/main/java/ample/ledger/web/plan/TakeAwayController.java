@@ -81,7 +81,7 @@ class TakeAwayController {
         Plan plan = kept.plans().current(changes.season(term));
         takenAway(response, plan, "ics");
         PlannedWeek week = PlannedWeek.of(plan, List.of(), places.schedules());
-        Visit visit = visits.of(kept, preferences);
+        Visit visit = visits.of(request, preferences);
         return CalendarFile.of(
                 week.attended(),
                 dates.equals("yes")

@@ -68,7 +68,7 @@ class WeekController {
         Term shown = terms.get(term).schedule().term();
         WeekAsk ask = WeekAsk.of(term, parameters);
         Kept kept = keeping.needed(request);
-        Visit visit = visits.of(kept, preferences);
+        Visit visit = visits.of(request, preferences);
         PlannedWeek week = PlannedWeek.of(kept.plans(), shown.season().code(), places.schedules());
         WeekPages pages = new WeekPages(terms, week, shown, ask, visit, weaves.weave(ask, week, visit, asker(request)));
         head.put(model, request, places.place(term), Brief.EVERYTHING, ask.address());

@@ -18,6 +18,7 @@ import ample.ledger.core.plan.Standing;
 import ample.ledger.core.plan.SubmissionOrder;
 import ample.ledger.core.plan.Swap;
 import ample.ledger.core.reading.StatusReading;
+import ample.ledger.core.registrar.Hold;
 import ample.ledger.core.schedule.Campus;
 import ample.ledger.core.schedule.Term;
 import ample.ledger.store.Shares;
@@ -31,6 +32,7 @@ import ample.ledger.web.plan.WeekPage.Selected;
 import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Addresses;
 import ample.ledger.web.term.Terms;
+import ample.ledger.web.visit.OpeningWords;
 import ample.ledger.web.visit.Visit;
 import ample.ledger.web.words.SeatWords;
 import ample.ledger.web.words.Words;
@@ -142,11 +144,17 @@ final class WeekPages {
         Judgement judgement = Judgement.of(week, student(), this::reading);
         String well = judgement.allKnown() ? "Nothing: this week will stand." : "Nothing that is known here.";
         return new WeekPage.Wrong(
-                troubles(Stream.concat(
-                        judgement.stopping().stream().map(this::trouble),
-                        judgement.full().stream().map(this::trouble))),
+                troubles(Stream.of(
+                                visit.holds().stream().map(WeekPages::trouble),
+                                judgement.stopping().stream().map(this::trouble),
+                                judgement.full().stream().map(this::trouble))
+                        .flatMap(some -> some)),
                 troubles(judgement.toKnow().stream().map(this::trouble)),
-                judgement.nothingWrong() && !week.taken().isEmpty() ? well : "",
+                judgement.nothingWrong()
+                                && visit.holds().isEmpty()
+                                && !week.taken().isEmpty()
+                        ? well
+                        : "",
                 NotKnown.of(judgement),
                 Addresses.with("/record", "back", ask.address()),
                 homes());
@@ -198,6 +206,10 @@ final class WeekPages {
                 clear(),
                 new Addresses(term.code())
                         .lineUp(kept.week(terms.get(term.code()).schedule()).stream(), ask.address()));
+    }
+
+    private static Supplier<WeekPage.Trouble> trouble(Hold hold) {
+        return () -> new WeekPage.Trouble(OpeningWords.hold(hold), true, "", List.of(), List.of());
     }
 
     private Supplier<WeekPage.Trouble> trouble(Obstacle obstacle) {

@@ -1,7 +1,7 @@
 package ample.ledger.web.sign;
 
+import ample.ledger.core.registrar.Registrar;
 import ample.ledger.core.text.PlainText;
-import ample.ledger.standin.SimulatedSignOn;
 import ample.ledger.web.guard.ClientAddress;
 import ample.ledger.web.guard.Refusal;
 import ample.ledger.web.guest.Keeping;
@@ -36,8 +36,10 @@ public class SignOn {
     private final SignInWaits waits;
     private final SignInSettings settings;
     private final FlashMapManager told;
+    private final Registrar registrar;
 
-    SignOn(Keeping keeping, SignInWaits waits, SignInSettings settings, FlashMapManager told) {
+    SignOn(Keeping keeping, SignInWaits waits, SignInSettings settings, FlashMapManager told, Registrar registrar) {
+        this.registrar = registrar;
         this.keeping = keeping;
         this.waits = waits;
         this.settings = settings;
@@ -80,15 +82,8 @@ public class SignOn {
         told.saveOutputFlashMap(map, request, response);
     }
 
-    private static KeptRecord recordOf(String name) {
-        return SimulatedSignOn.student(name)
-                .map(student -> new KeptRecord(
-                        "",
-                        String.valueOf(student.credits()),
-                        String.valueOf(student.level()),
-                        "",
-                        student.programme()))
-                .orElse(KeptRecord.NONE);
+    private KeptRecord recordOf(String name) {
+        return registrar.student(name).map(KeptRecord::of).orElse(KeptRecord.NONE);
     }
 
     /** Says so on the form, and in the log: who, and from where, and never with which password. */

@@ -3,8 +3,10 @@ package ample.ledger.web.visit;
 import ample.ledger.core.browse.index.Moment;
 import ample.ledger.core.plan.PlannedWeek;
 import ample.ledger.core.plan.PostedSchedules;
+import ample.ledger.core.reading.OwnOpening;
 import ample.ledger.core.reading.Person;
 import ample.ledger.core.reading.StatusReading;
+import ample.ledger.core.registrar.Hold;
 import ample.ledger.core.requirement.StudentRecord;
 import ample.ledger.core.schedule.CampusCode;
 import ample.ledger.core.schedule.Schedule;
@@ -37,7 +39,10 @@ public final class Visit {
     private final Map<TermCode, Person> people = new ConcurrentHashMap<>();
     private final Map<TermCode, Moment> moments = new ConcurrentHashMap<>();
 
-    Visit(Instant instant, Kept kept, Preferences preferences, PostedSchedules posted) {
+    private final List<Hold> holds;
+
+    Visit(Instant instant, Kept kept, Preferences preferences, PostedSchedules posted, List<Hold> holds) {
+        this.holds = List.copyOf(holds);
         this.posted = posted;
         this.instant = instant;
         this.kept = kept;
@@ -50,7 +55,7 @@ public final class Visit {
 
     /** The same moment for somebody who belongs to no group, for whom lists and documents for programs are written. */
     public Visit ofNobody() {
-        return new Visit(instant, Kept.NOTHING, Preferences.USUAL, posted);
+        return new Visit(instant, Kept.NOTHING, Preferences.USUAL, posted, List.of());
     }
 
     public Kept kept() {
@@ -59,6 +64,18 @@ public final class Visit {
 
     public Preferences preferences() {
         return preferences;
+    }
+
+    /** What keeps a signed-in student from registering, as the institution says. */
+    public List<Hold> holds() {
+        return holds;
+    }
+
+    /** When registration for {@code schedule} opens for who asks; empty where their credits are not known, and where nothing opens. */
+    public Optional<OwnOpening> opening(Schedule schedule) {
+        return record(schedule)
+                .flatMap(StudentRecord::creditsEarned)
+                .flatMap(earned -> OwnOpening.of(schedule.lists().openings(), earned));
     }
 
     /** What time it is where the institution of {@code schedule} stands. */

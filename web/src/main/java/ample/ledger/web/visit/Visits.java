@@ -1,11 +1,15 @@
 package ample.ledger.web.visit;
 
+import ample.ledger.core.registrar.Hold;
+import ample.ledger.core.registrar.Registrar;
+import ample.ledger.core.registrar.StudentFile;
 import ample.ledger.web.guest.Keeping;
 import ample.ledger.web.guest.Kept;
 import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Places;
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.Clock;
+import java.util.List;
 import org.springframework.stereotype.Component;
 
 /** Begins visits. */
@@ -15,8 +19,10 @@ public class Visits {
     private final Keeping keeping;
     private final Clock clock;
     private final Places places;
+    private final Registrar registrar;
 
-    Visits(Keeping keeping, Clock clock, Places places) {
+    Visits(Keeping keeping, Clock clock, Places places, Registrar registrar) {
+        this.registrar = registrar;
         this.places = places;
         this.keeping = keeping;
         this.clock = clock;
@@ -24,12 +30,16 @@ public class Visits {
 
     /** Of who sends {@code request}; as of a new guest where what is kept of them cannot be reached for the moment. */
     public Visit of(HttpServletRequest request, Preferences preferences) {
-        return of(keeping.of(request), preferences);
+        List<Hold> holds = Keeping.studentName(request)
+                .flatMap(registrar::student)
+                .map(StudentFile::holds)
+                .orElse(List.of());
+        return new Visit(clock.instant(), keeping.of(request), preferences, places.schedules(), holds);
     }
 
     /** Of somebody for whom {@code kept} is kept. */
     public Visit of(Kept kept, Preferences preferences) {
-        return new Visit(clock.instant(), kept, preferences, places.schedules());
+        return new Visit(clock.instant(), kept, preferences, places.schedules(), List.of());
     }
 
     /** Of somebody who belongs to no group, for whom lists are written. */

@@ -147,7 +147,7 @@ class RoutesTest {
         Visitor student = new Visitor(ledger.root());
         student.post("/sign-in", "username", "maris", "password", "neap tide");
         student.get("/sign-out");
-        assertThat(student.get("/autumn-2031/browse").body()).contains("<span>signed in</span>");
+        assertThat(student.get("/autumn-2031/browse").body()).contains("<b>maris</b>");
     }
 
     private static Set<String> changing() {
