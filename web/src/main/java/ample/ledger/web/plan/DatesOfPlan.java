@@ -5,6 +5,7 @@ import ample.ledger.core.plan.Attendance;
 import ample.ledger.core.plan.PlanDate;
 import ample.ledger.core.plan.PlannedWeek;
 import ample.ledger.web.plan.WeekPage.Dated;
+import ample.ledger.web.plan.WeekPage.Dates;
 import ample.ledger.web.words.SeatWords;
 import ample.ledger.web.words.Words;
 import java.time.LocalDate;
@@ -18,8 +19,13 @@ import java.util.stream.Collectors;
  */
 record DatesOfPlan(PlannedWeek week, ClockStyle clock, LocalDate today) {
 
-    List<Dated> words(List<PlanDate> dates) {
-        return dates.stream().map(this::words).toList();
+    /** So many stand there before more is asked for: what is next matters, and the side of My week is long. */
+    private static final int FEW = 4;
+
+    Dates words(List<PlanDate> dates) {
+        List<Dated> all = dates.stream().map(this::words).toList();
+        List<Dated> next = all.stream().filter(date -> !date.past()).limit(FEW).toList();
+        return new Dates(next, all.stream().filter(date -> !next.contains(date)).toList());
     }
 
     private Dated words(PlanDate date) {

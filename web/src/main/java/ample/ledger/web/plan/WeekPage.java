@@ -23,7 +23,7 @@ public record WeekPage(
         Weeks weeks,
         Optional<Selected> selected,
         Wrong wrong,
-        List<Dated> dates,
+        Dates dates,
         Loads load,
         Sections sections,
         BusyTimes busy,
@@ -74,6 +74,14 @@ public record WeekPage(
             String notKnown,
             String record,
             List<Campus> homes) {}
+
+    /**
+     * The dates that are not to be missed.
+     *
+     * @param next the first that are still to come
+     * @param rest all others, in their order
+     */
+    public record Dates(List<Dated> next, List<Dated> rest) {}
 
     /**
      * A date that is not to be missed.
