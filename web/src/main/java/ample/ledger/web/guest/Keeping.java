@@ -245,7 +245,7 @@ public class Keeping {
         try {
             return visitors.change(student, content -> {
                 Kept both = content.map(KeptJson::read).orElse(Kept.NOTHING).adopting(guest);
-                Kept after = fitting(both.record().said() ? both : both.with(known), LARGEST);
+                Kept after = fitting(both.record().says(known) ? both : both.with(known), LARGEST);
                 return new Visitors.Change<>(
                         Optional.of(KeptJson.write(after)),
                         guest.plans().plans().stream().allMatch(after.plans()::holds));

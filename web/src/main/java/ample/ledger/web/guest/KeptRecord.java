@@ -69,6 +69,11 @@ public record KeptRecord(String courses, String credits, String level, String pl
         return stripped.length() > LONGEST ? stripped.substring(0, LONGEST) : stripped;
     }
 
+    /** Whether it has something to say beside what the institution knows: courses, or anything where the institution knows none. */
+    boolean says(KeptRecord known) {
+        return said() && (!courses.isEmpty() || known.courses.isEmpty());
+    }
+
     /** Whether anything was said. */
     public boolean said() {
         return !equals(NONE);
