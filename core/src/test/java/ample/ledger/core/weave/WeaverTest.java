@@ -152,13 +152,13 @@ class WeaverTest {
 
         Weaver.Woven both = Weaver.weave(
                 WeaveRequest.of(List.of(own, want(other, true, "NUMB 112")), List.of()),
-                new SeasonCode("autumn-2031"),
+                AUTUMN,
                 new PostedSchedules(List.of(here, other)),
                 5,
                 Watch.NOBODY);
         Weaver.Woven twins = Weaver.weave(
                 WeaveRequest.of(List.of(own, want(here, true, "LIMN 130")), List.of()),
-                new SeasonCode("autumn-2031"),
+                AUTUMN,
                 posted(here),
                 5,
                 Watch.NOBODY);
@@ -190,12 +190,8 @@ class WeaverTest {
                 one("TIDE 214", 1).meets("Mon", "9:00-9:50").build(),
                 one("LIMN 130", 2).meets("Tue", "9:30-10:20").build());
 
-        Weaver.Woven woven = Weaver.weave(
-                WeaveRequest.of(List.of(want(schedule, true, "TIDE 214", "LIMN 130")), List.of()),
-                new SeasonCode("autumn-2031"),
-                posted(schedule),
-                5,
-                Watch.NOBODY);
+        WeaveRequest either = WeaveRequest.of(List.of(want(schedule, true, "TIDE 214", "LIMN 130")), List.of());
+        Weaver.Woven woven = Weaver.weave(either, AUTUMN, posted(schedule), 5, Watch.NOBODY);
 
         assertThat(woven.best())
                 .extracting(week -> week.sections().toString())
