@@ -2,15 +2,23 @@ package ample.ledger.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.core.reading.Status;
+import ample.ledger.core.schedule.Programme;
+import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.schedule.Section;
 import ample.ledger.web.LedgerInstance.Visitor;
 import ample.ledger.web.RunningLedger.Ledger;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Random;
 import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -22,6 +30,8 @@ class PagesAgreeTest {
     /** Restricted, held, full, of another campus, companions and plain ones. */
     private static final List<String> SECTIONS =
             List.of("40129", "40136", "40169", "40176", "40190", "40220", "40227", "40448");
+
+    private static final Schedule KERNEL = Schedules.kernelSchedule();
 
     private static final Pattern CELL =
             Pattern.compile("data-seats=\"(\\d+)\">\\s*<span[^>]*>\\s*<b>(.*?)</b> <span>(.*?)</span>", Pattern.DOTALL);
@@ -39,13 +49,51 @@ class PagesAgreeTest {
         if (!student.isEmpty()) {
             visitor.post("/sign-in", "username", student, "password", "neap tide");
         }
-        String all = String.join(",", SECTIONS);
+        agree(visitor, SECTIONS);
+    }
+
+    /** Somebody of any programme, year and campus, with any number of credits, who looks at any sections. */
+    @ParameterizedTest
+    @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7, 8})
+    void theSameToAnybodyOfAnySections(long seed, Ledger ledger) throws Exception {
+        Random random = new Random(seed);
+        List<Section> posted = new ArrayList<>(KERNEL.sections());
+        List<String> programmes = Stream.concat(
+                        Stream.of(""), KERNEL.lists().programmes().stream().map(Programme::code))
+                .toList();
+        List<String> campuses = Stream.concat(
+                        Stream.of(""),
+                        KERNEL.campuses().stream().map(campus -> campus.code().text()))
+                .toList();
+        Visitor visitor = new Visitor(ledger.root());
+        visitor.post(
+                "/record",
+                "credits",
+                random.nextBoolean() ? "" : "" + random.nextInt(120),
+                "level",
+                random.nextBoolean() ? "" : "" + (1 + random.nextInt(6)),
+                "programme",
+                programmes.get(random.nextInt(programmes.size())));
+        visitor.post("/preferences/home", "home", campuses.get(random.nextInt(campuses.size())), "back", "/");
+        Collections.shuffle(posted, random);
+
+        agree(
+                visitor,
+                posted.stream()
+                        .limit(6)
+                        .map(section -> section.entry().digits())
+                        .sorted()
+                        .toList());
+    }
+
+    private static void agree(Visitor visitor, List<String> sections) throws Exception {
+        String all = String.join(",", sections);
 
         Map<String, String> listed = cells(visitor, "/autumn-2031/browse?entry=" + all);
 
-        assertThat(listed.keySet()).containsExactlyInAnyOrderElementsOf(SECTIONS);
+        assertThat(listed.keySet()).containsExactlyInAnyOrderElementsOf(sections);
         assertThat(cells(visitor, "/autumn-2031/seats/cells?entries=" + all)).isEqualTo(listed);
-        for (String entry : SECTIONS) {
+        for (String entry : sections) {
             String sheet = body(visitor, "/autumn-2031/section/" + entry);
             String sentence = first(SENTENCE, sheet);
             assertThat(body(visitor, "/autumn-2031/line-up?line=" + entry)).contains(sentence);
