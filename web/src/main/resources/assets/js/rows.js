@@ -1,8 +1,9 @@
 // @ts-check
-// Rows that are here but not in the page yet: put in so many a frame, into room that is kept for them, without moving what is read.
+// Long lists arrive faster than a page can show them. So the page keeps empty room of the right height, and the rows
+// go into it a few at a time. What is being read does not move meanwhile.
 import { frameShown, leisure } from "./frame.js";
 
-/** So many rows are put into the page for one frame: more would make it late. */
+/** How many rows go into the page before the next frame: more would make the frame late. */
 export const ROWS_A_FRAME = 7;
 
 export function room(height) {
@@ -83,7 +84,7 @@ export function isInSight(body) {
   return bottom > 0 && top < window.innerHeight;
 }
 
-/** Puts rows into the room that is kept for them, so many a frame; none where it is gone meanwhile. */
+/** Puts the rows into the room kept for them, a few before each frame. Stops if that room has left the page. */
 export async function putInByFrames(rows, hole, { rowHeight, above }) {
   while (rows.length && hole.isConnected) {
     keepingStill(above, () => putInNext(rows, hole, rowHeight));

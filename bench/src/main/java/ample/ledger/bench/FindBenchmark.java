@@ -32,8 +32,8 @@ import org.openjdk.jmh.annotations.Warmup;
 import org.openjdk.jmh.infra.Blackhole;
 
 /**
- * The whole answer to each brief of one fixed mix: what is left after each condition, "only this one", the counts of all
- * values, the density of the week, the first 60 lines in the order of the first meeting. One shot is the mix of 200 briefs.
+ * The whole answer to each brief of one fixed mix of 200. It has what is left after each condition and with "only this one".
+ * It has the counts of all values, the density of the week, and the first 60 lines by first meeting. One shot is the mix.
  *
  * <p>Before anything is measured the answers are compared: a peer that answers another question measures nothing.
  */

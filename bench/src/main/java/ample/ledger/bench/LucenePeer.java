@@ -49,8 +49,8 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * Lucene with its facets, asked an easier question: a document is a section by itself, complete sets are left aside, and
- * only matches and value counts are wanted. So its figures are those of the ledger for sections without companions, and its
- * time is a bound from below for what the whole question would take it.
+ * only matches and value counts are wanted. So its figures are those of the ledger for sections without companions. The
+ * whole question would take it at least as long.
  */
 final class LucenePeer {
 

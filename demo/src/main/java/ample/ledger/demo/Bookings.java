@@ -7,8 +7,8 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * Which rooms and people are taken when, by quarter of an hour in the week of each half of a term, so that none is in two
- * places at once.
+ * When each room and each person is taken, so that none is in two places at once. Kept for each half of a term as one week
+ * of quarter hours.
  */
 final class Bookings {
 

@@ -9,11 +9,11 @@ import java.util.function.Function;
 /**
  * What is wrong with a planned week now, and what is not known about it.
  *
- * @param stopping problems because of which the registrar would refuse some of it
- * @param full sections without a free seat for the student
+ * @param stopping problems for which the registrar would refuse some of the week
+ * @param full sections that have no free seat for the student
  * @param toKnow problems that the registrar does not mind, such as two exams on one day
- * @param unknown prerequisites that the student may meet or not: their record does not say
- * @param perhaps sections that may be open to the student or not: it is not known which group they belong to
+ * @param unknown prerequisites of which the student's record does not say whether they are met
+ * @param perhaps sections for some groups only, where it is not known whether the student belongs to one
  */
 public record Judgement(
         List<Obstacle> stopping,

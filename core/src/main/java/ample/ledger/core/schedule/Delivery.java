@@ -6,9 +6,9 @@ import java.util.Optional;
 /**
  * How a section is taught.
  *
- * <p>Derived from where and when it meets: <em>on site</em> when every meeting is at a place, <em>online timed</em> when
- * every one is online and one of them at a set time, <em>online untimed</em> when every one is online and none has a set
- * time, <em>mixed</em> otherwise. Arranged hours at a place are on site: a person has to be there.
+ * <p>Derived from where and when it meets. Every meeting at a place: <em>on site</em>. Some online and some at a place:
+ * <em>mixed</em>. Every one online: <em>online timed</em> if one of them has a set time, otherwise <em>online untimed</em>.
+ * Arranged hours at a place are on site: a person has to be there.
  */
 public enum Delivery implements Coded {
     ON_SITE("on site"),

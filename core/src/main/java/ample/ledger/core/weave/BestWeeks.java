@@ -11,9 +11,9 @@ import java.util.PriorityQueue;
  * Finds the best choices of one option of each group under wishes: branch and bound (A. H. Land and A. G. Doig, 1960), with the
  * group that has the fewest options left next, its most promising option first.
  *
- * <p>One more class never makes a day cheaper, except that it may fill a gap. So the lower bound of a partial week is its
- * points so far, less the gap minutes that the remaining groups could fill at most, plus the cheapest option of each remaining
- * group. Cost: in the worst case all weeks.
+ * <p>A week that is only begun is given up when no way to finish it can be good enough. The least points it can end with: its
+ * points so far, less the gaps that the remaining groups could fill at most, plus the cheapest option of each of them. For one
+ * more class never makes a day cheaper, except by filling a gap. Cost: in the worst case all weeks.
  */
 final class BestWeeks {
 

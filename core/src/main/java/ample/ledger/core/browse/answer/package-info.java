@@ -1,7 +1,7 @@
 /**
- * What a brief is answered with: {@link ample.ledger.core.browse.answer.Findings}, of one term or of a season, with the {@link
- * ample.ledger.core.browse.answer.RunningAccount} of what each condition removed, the near misses, the counts of values and the
- * density of the week.
+ * What a brief is answered with, in one term or in a season: {@link ample.ledger.core.browse.answer.Findings}. They hold what
+ * each condition removed ({@link ample.ledger.core.browse.answer.RunningAccount}), the near misses, the counts of values and
+ * the density of the week.
  */
 @NullMarked
 package ample.ledger.core.browse.answer;

@@ -17,9 +17,10 @@ import org.jspecify.annotations.Nullable;
  * candidate.
  *
  * <p>The candidates of one section have positions side by side, all in one 64-bit word; a section with more than 64 of them
- * has some words for itself. Sections with a single candidate, most of them, come first. So a set of
- * candidates is a bitmap, conditions combine word by word, and the sections of a set are counted word by word too (see
- * {@link #sections(long, long)}).
+ * has some words for itself. Sections with a single candidate, most of them, come first.
+ *
+ * <p>So a set of candidates is a bitmap, and conditions combine word by word. The sections of such a set are counted word
+ * by word too: {@link #sections(long, long)}.
  */
 public final class Candidates {
 
