@@ -7,8 +7,12 @@ import ample.ledger.core.reading.Status;
 import ample.ledger.core.schedule.Programme;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
+import ample.ledger.standin.DemoClock;
+import ample.ledger.store.TestDatabase;
 import ample.ledger.web.LedgerInstance.Visitor;
 import ample.ledger.web.RunningLedger.Ledger;
+import java.time.Clock;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -19,8 +23,12 @@ import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** Of one section to one person every page says the same: seats, status, and why. */
@@ -52,10 +60,35 @@ class PagesAgreeTest {
         agree(visitor, SECTIONS);
     }
 
-    /** Somebody of any programme, year and campus, with any number of credits, who looks at any sections. */
+    /** Before any registration, in the middle of the openings, in the weeks of late entry, and when they and the term are over. */
+    private static final List<String> MOMENTS = List.of(
+            "2031-05-02T10:00:00Z",
+            "2031-06-17T08:41:00Z",
+            "2031-06-19T12:00:00Z",
+            "2031-07-20T12:00:00Z",
+            "2031-09-08T07:30:00Z",
+            "2031-10-20T07:30:00Z",
+            "2032-01-20T12:00:00Z");
+
+    private static LedgerInstance instance;
+
+    /** One whose clock can be moved: that of all tests stands still. */
+    @BeforeAll
+    static void start() {
+        instance = LedgerInstance.start(
+                TestDatabase.create(), "--ledger.post=" + Schedules.kernel(), "--ledger.limits.visits=100000");
+    }
+
+    @AfterAll
+    static void stop() {
+        instance.close();
+    }
+
+    /** Somebody of any programme, year and campus, with any number of credits, who looks at any sections at any moment. */
     @ParameterizedTest
-    @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7, 8})
-    void theSameToAnybodyOfAnySections(long seed, Ledger ledger) throws Exception {
+    @MethodSource
+    void theSameToAnybodyAtAnyMoment(String moment, long seed) throws Exception {
+        ((DemoClock) instance.context().getBean(Clock.class)).moveTo(Instant.parse(moment));
         Random random = new Random(seed);
         List<Section> posted = new ArrayList<>(KERNEL.sections());
         List<String> programmes = Stream.concat(
@@ -65,7 +98,7 @@ class PagesAgreeTest {
                         Stream.of(""),
                         KERNEL.campuses().stream().map(campus -> campus.code().text()))
                 .toList();
-        Visitor visitor = new Visitor(ledger.root());
+        Visitor visitor = new Visitor(instance.root());
         visitor.post(
                 "/record",
                 "credits",
@@ -84,6 +117,12 @@ class PagesAgreeTest {
                         .map(section -> section.entry().digits())
                         .sorted()
                         .toList());
+    }
+
+    static Stream<Arguments> theSameToAnybodyAtAnyMoment() {
+        return MOMENTS.stream()
+                .flatMap(moment ->
+                        Stream.of(1, 2).map(nth -> Arguments.of(moment, (long) (nth + 2 * MOMENTS.indexOf(moment)))));
     }
 
     private static void agree(Visitor visitor, List<String> sections) throws Exception {
