@@ -23,6 +23,7 @@ import java.util.stream.Collectors;
  * @param pips one mark for each seat, or each for several where there are many
  * @param pipsSay what a mark stands for, in words
  * @param sentence the status with its reason
+ * @param ofSome whether it is open to a group to which who asks may belong, or not: nobody has said
  * @param account from the seats there are down to, and without, those open to who asks
  * @param openTo what the last line of the account counts: "Open to you"
  * @param open its figure
@@ -33,6 +34,7 @@ public record SeatWords(
         List<Pip> pips,
         String pipsSay,
         String sentence,
+        boolean ofSome,
         List<Line> account,
         String openTo,
         String open) {
@@ -89,6 +91,7 @@ public record SeatWords(
                 reading.status() == Status.CANCELLED ? List.of() : pips(reading),
                 reading.status() == Status.CANCELLED ? "" : pipsSay(reading),
                 sentence(reading, person, schedule),
+                reading.status() == Status.OPEN_TO_SOME,
                 account(reading, sentence(reading, person, schedule), schedule.twinsOf(section)),
                 openTo(reading, person, schedule),
                 Words.number(hasSeats(reading) ? reading.seats().open() : 0));
