@@ -11,7 +11,7 @@
 # FOLDER the data lie under /var/lib/postgresql with a link to them in FOLDER.
 set -euo pipefail
 
-readonly OWNER=ledger_owner APP=ledger_app
+readonly OWNER=ledger_owner APP=ledger_app STANDIN=ledger_standin
 # Below the range from which clients are given their ports: one of a client that has just gone cannot be listened on.
 readonly FIRST_PORT=24320 LAST_PORT=24420
 
@@ -85,27 +85,42 @@ make_roles() {
   psql_super -d postgres <<SQL
 CREATE ROLE $OWNER LOGIN PASSWORD '$LEDGER_OWNER_PASSWORD';
 CREATE ROLE $APP LOGIN PASSWORD '$LEDGER_APP_PASSWORD';
+CREATE ROLE $STANDIN LOGIN PASSWORD '$LEDGER_STANDIN_PASSWORD';
 SQL
   make_database ledger
+}
+
+# Clusters that are older than the demo's institution get its role and schema too.
+add_standin() {
+  LEDGER_STANDIN_PASSWORD=$(new_password)
+  psql_super -d ledger <<SQL
+DO \$\$ BEGIN CREATE ROLE $STANDIN LOGIN; EXCEPTION WHEN duplicate_object THEN NULL; END \$\$;
+ALTER ROLE $STANDIN PASSWORD '$LEDGER_STANDIN_PASSWORD';
+GRANT CONNECT ON DATABASE ledger TO $STANDIN;
+CREATE SCHEMA IF NOT EXISTS standin AUTHORIZATION $STANDIN;
+SQL
 }
 
 make_database() {
   psql_super -d postgres <<SQL
 CREATE DATABASE $1 OWNER $OWNER;
 REVOKE ALL ON DATABASE $1 FROM PUBLIC;
-GRANT CONNECT ON DATABASE $1 TO $APP;
+GRANT CONNECT ON DATABASE $1 TO $APP, $STANDIN;
 \connect $1
 REVOKE ALL ON SCHEMA public FROM PUBLIC;
 CREATE SCHEMA ledger AUTHORIZATION $OWNER;
+CREATE SCHEMA standin AUTHORIZATION $STANDIN;
 SQL
 }
 
 write_connection() {
   (umask 077 && cat >"$folder/connection.env" <<ENV
 LEDGER_DATABASE_URL=jdbc:postgresql://127.0.0.1:$port/ledger?currentSchema=ledger
+LEDGER_STANDIN_URL=jdbc:postgresql://127.0.0.1:$port/ledger?currentSchema=standin
 LEDGER_DATABASE_PORT=$port
 LEDGER_OWNER_PASSWORD=$LEDGER_OWNER_PASSWORD
 LEDGER_APP_PASSWORD=$LEDGER_APP_PASSWORD
+LEDGER_STANDIN_PASSWORD=$LEDGER_STANDIN_PASSWORD
 ENV
   )
 }
@@ -125,20 +140,25 @@ start() {
       as_server find "$data" -mindepth 1 -delete
     fi
     make_cluster
-    LEDGER_OWNER_PASSWORD=$(new_password) LEDGER_APP_PASSWORD=$(new_password)
+    LEDGER_OWNER_PASSWORD=$(new_password) LEDGER_APP_PASSWORD=$(new_password) LEDGER_STANDIN_PASSWORD=$(new_password)
     port=
   else
     # shellcheck disable=SC1091
     source "$folder/connection.env"
     port=$LEDGER_DATABASE_PORT
-    if is_running; then return; fi
+    if is_running && [[ -n ${LEDGER_STANDIN_PASSWORD:-} ]]; then return; fi
   fi
+  if ! is_running; then start_server; fi
+  if [[ -n $is_new ]]; then make_roles; fi
+  if [[ -z ${LEDGER_STANDIN_PASSWORD:-} ]]; then add_standin; fi
+  write_connection
+}
+
+start_server() {
   port=$(choose_port "$port")
   as_server "$bin/pg_ctl" -D "$data" -l "$data/server.log" -w -t 60 \
     -o "-h 127.0.0.1 -p $port -k '$(socket_folder)' $safety" start >/dev/null </dev/null \
     || fail "the server did not start; see $data/server.log"
-  if [[ -n $is_new ]]; then make_roles; fi
-  write_connection
 }
 
 stop() {

@@ -38,7 +38,7 @@ class InterruptedPostingTest {
 
     /** Run by the test in a process of its own, to be killed. */
     public static void main(String[] arguments) throws Exception {
-        new TestStore(new TestDatabase(arguments[0], arguments[1], arguments[2]))
+        new TestStore(new TestDatabase(arguments[0], arguments[1], arguments[2], ""))
                 .editions()
                 .post(ScheduleBundle.read(Path.of(arguments[3])), "Killed", "desk", NOW);
     }

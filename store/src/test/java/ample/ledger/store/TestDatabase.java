@@ -20,7 +20,7 @@ import org.postgresql.ds.PGSimpleDataSource;
  * <p>{@code ./ledger test} starts the cluster and names its folder in {@code LEDGER_TEST_CLUSTER}; in an IDE the first
  * test that needs one starts one, which goes away with the virtual machine.
  */
-public record TestDatabase(String url, String ownerPassword, String appPassword) {
+public record TestDatabase(String url, String ownerPassword, String appPassword, String standinPassword) {
 
     private static final long MOST_SECONDS = 120;
 
@@ -44,7 +44,8 @@ public record TestDatabase(String url, String ownerPassword, String appPassword)
         return new TestDatabase(
                 connection.getProperty("LEDGER_DATABASE_URL").replace("/ledger?", "/" + name + "?"),
                 connection.getProperty("LEDGER_OWNER_PASSWORD"),
-                connection.getProperty("LEDGER_APP_PASSWORD"));
+                connection.getProperty("LEDGER_APP_PASSWORD"),
+                connection.getProperty("LEDGER_STANDIN_PASSWORD"));
     }
 
     /** Connections as the application's own role. */

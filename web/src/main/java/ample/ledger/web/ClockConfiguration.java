@@ -1,6 +1,6 @@
 package ample.ledger.web;
 
-import ample.ledger.standin.DemoClock;
+import ample.ledger.core.registrar.DemoClock;
 import java.time.Clock;
 import java.time.InstantSource;
 import java.time.ZoneOffset;

@@ -14,7 +14,6 @@ import org.springframework.boot.context.properties.bind.DefaultValue;
  * @param note what to say of that edition
  * @param demo a folder of bundles to post unless that was done at an earlier start
  * @param clock the moment at which the clock begins; null for the present
- * @param registrations how often simulated students register and drop; null for never
  * @param patience how long a page waits for what is kept of who opens it, when it can be shown without
  * @param live for development, the folder of templates and scripts to read anew at each request; empty for those of the build
  */
@@ -25,6 +24,5 @@ public record LedgerSettings(
         @DefaultValue("") String note,
         @DefaultValue("") String demo,
         @Nullable Instant clock,
-        @Nullable Duration registrations,
         @DefaultValue("250ms") Duration patience,
         @DefaultValue("") String live) {}

@@ -1,6 +1,5 @@
 package ample.ledger.web;
 
-import ample.ledger.web.guard.SecurityHeaders;
 import ample.ledger.web.sign.SignInFilters;
 import ample.ledger.web.sign.SignOn;
 import ample.ledger.web.term.Addresses;
@@ -36,6 +35,7 @@ class SecurityConfiguration {
         "/assets/**",
         "/lists/**",
         "/sign-in",
+        "/sign-in/begin/institution",
         "/preferences",
         "/record",
         "/{term}",
@@ -92,6 +92,7 @@ class SecurityConfiguration {
     @Bean
     SecurityFilterChain pages(HttpSecurity http, SignOn signOn, SignInFilters filters) throws Exception {
         filters.addTo(http);
+        signOn.addTo(http);
         return http.authorizeHttpRequests(requests -> requests.dispatcherTypeMatchers(DispatcherType.ERROR)
                         .permitAll()
                         .requestMatchers(DESK)
@@ -109,13 +110,6 @@ class SecurityConfiguration {
                 // A new person is a new session: nothing of the one before is seen by who signs in next.
                 .sessionManagement(sessions ->
                         sessions.sessionFixation(SessionManagementConfigurer.SessionFixationConfigurer::newSession))
-                .formLogin(form -> form.loginPage("/sign-in")
-                        .successHandler(signOn::signedIn)
-                        .failureHandler(signOn::refused)
-                        .permitAll())
-                .logout(out -> out.logoutRequestMatcher(
-                                PathPatternRequestMatcher.withDefaults().matcher(HttpMethod.POST, "/sign-out"))
-                        .logoutSuccessUrl("/"))
                 .exceptionHandling(refused -> refused.defaultAuthenticationEntryPointFor(
                                 signInFirst(),
                                 PathPatternRequestMatcher.withDefaults().matcher("/desk/**"))
@@ -123,9 +117,7 @@ class SecurityConfiguration {
                         .defaultAuthenticationEntryPointFor(
                                 (request, response, e) -> response.sendError(HttpStatus.NOT_FOUND.value()),
                                 AnyRequestMatcher.INSTANCE))
-                .headers(headers -> headers.contentSecurityPolicy(
-                                policy -> policy.policyDirectives(SecurityHeaders.CONTENT_POLICY))
-                        .referrerPolicy(policy -> policy.policy(ReferrerPolicy.SAME_ORIGIN)))
+                .headers(headers -> headers.referrerPolicy(policy -> policy.policy(ReferrerPolicy.SAME_ORIGIN)))
                 .build();
     }
 

@@ -9,7 +9,7 @@ import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
 
-/** Dependencies point one way: web to store and standin, and these to core. */
+/** Dependencies point one way: web to store, and both to core. */
 @AnalyzeClasses(packages = "ample.ledger", importOptions = ArchitectureTest.WithoutTests.class)
 class ArchitectureTest {
 
@@ -29,18 +29,14 @@ class ArchitectureTest {
             .definedBy("ample.ledger.web..")
             .layer("store")
             .definedBy("ample.ledger.store..")
-            .layer("standin")
-            .definedBy("ample.ledger.standin..")
             .layer("core")
             .definedBy("ample.ledger.core..")
             .whereLayer("web")
             .mayNotBeAccessedByAnyLayer()
             .whereLayer("store")
             .mayOnlyBeAccessedByLayers("web")
-            .whereLayer("standin")
-            .mayOnlyBeAccessedByLayers("web")
             .whereLayer("core")
-            .mayOnlyBeAccessedByLayers("web", "store", "standin");
+            .mayOnlyBeAccessedByLayers("web", "store");
 
     @ArchTest
     static final ArchRule NO_CYCLES_IN_WEB =

@@ -77,10 +77,10 @@ class DatabaseAwayTest {
         Visitor guest = new Visitor(ledger.root());
         guest.post("/autumn-2031/week/add", "line", "40176", "back", "/");
         Visitor student = new Visitor(ledger.root());
-        student.post("/sign-in", "username", "maris", "password", "neap tide");
+        student.signIn("maris");
         student.post("/autumn-2031/week/notes", "notes", "hers", "back", "/");
         Visitor desk = new Visitor(ledger.root());
-        desk.post("/sign-in", "username", "desk", "password", "neap tide");
+        desk.signIn("desk");
         int rows = guests();
 
         fault.begin();
@@ -95,7 +95,7 @@ class DatabaseAwayTest {
                     student.post("/autumn-2031/week/add", "line", "40220", "back", "/"),
                     desk.get("/desk"),
                     new Visitor(ledger.root()).get("/shared/abc"),
-                    new Visitor(ledger.root()).post("/sign-in", "username", "odo", "password", "neap tide"))) {
+                    new Visitor(ledger.root()).signIn("odo"))) {
                 assertThat(refused.statusCode()).as(refused.uri().toString()).isEqualTo(503);
                 assertThat(refused.headers().firstValue("Retry-After")).isPresent();
                 assertThat(refused.body())

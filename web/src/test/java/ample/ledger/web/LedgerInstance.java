@@ -13,6 +13,10 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.function.Predicate;
+import java.util.function.Supplier;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.boot.SpringApplication;
@@ -36,8 +40,10 @@ public record LedgerInstance(ConfigurableApplicationContext context, URI root) i
                 "--spring.datasource.url=" + database.url(),
                 "--spring.datasource.password=" + database.appPassword(),
                 "--spring.flyway.password=" + database.ownerPassword(),
-                "--ledger.sign-in.desk-password=neap tide",
-                "--ledger.sign-in.student-password=neap tide",
+                "--ledger.sign-in.issuer=" + Institution.shared().root(),
+                "--ledger.sign-in.client-secret=" + Institution.SECRET,
+                "--ledger.registrar.address=" + Institution.shared().registrar(),
+                "--ledger.registrar.key=" + Institution.SECRET,
                 // A busy machine is not a database that is away.
                 "--ledger.patience=2s",
                 "--ledger.clock=2031-06-17T08:41:00Z",
@@ -67,7 +73,7 @@ public record LedgerInstance(ConfigurableApplicationContext context, URI root) i
                                         ? Stream.of(new Route("GET", pattern), new Route("POST", pattern))
                                         : info.getMethodsCondition().getMethods().stream()
                                                 .map(method -> new Route(method.name(), pattern))));
-        return Stream.concat(mapped, Stream.of(new Route("POST", "/sign-in"), new Route("POST", "/sign-out")))
+        return Stream.concat(mapped, Stream.of(new Route("POST", "/sign-out")))
                 .distinct()
                 .toList();
     }
@@ -121,6 +127,65 @@ public record LedgerInstance(ConfigurableApplicationContext context, URI root) i
                     .build();
         }
 
+        /** Signs in at the institution's sign-on, as a browser would; what this application answers in the end. */
+        public HttpResponse<String> signIn(String name) throws IOException, InterruptedException {
+            return signIn(name, "/");
+        }
+
+        /** @param back where to go afterwards */
+        public HttpResponse<String> signIn(String name, String back) throws IOException, InterruptedException {
+            URI begin = root.resolve("/sign-in/begin/institution?back=" + encode(back));
+            HttpResponse<String> form = upTo(get(begin), answer -> isCallback(answer) || answer.statusCode() != 302);
+            if (isCallback(form)) {
+                // Who is signed in there already is not asked again.
+                return form;
+            }
+            Matcher token =
+                    Pattern.compile("name=\"_csrf\"[^>]*value=\"([^\"]*)\"").matcher(form.body());
+            if (!token.find()) {
+                throw new IllegalStateException("No form to sign in: " + form.body());
+            }
+            HttpRequest filled = HttpRequest.newBuilder(form.uri())
+                    .header("Content-Type", "application/x-www-form-urlencoded")
+                    .POST(HttpRequest.BodyPublishers.ofString("username=" + encode(name) + "&password="
+                            + encode(Institution.PASSWORD) + "&_csrf=" + encode(token.group(1))))
+                    .build();
+            HttpResponse<String> signedIn = client.send(filled, HttpResponse.BodyHandlers.ofString());
+            return upTo(signedIn, Visitor::isCallback);
+        }
+
+        private static boolean isCallback(HttpResponse<String> answer) {
+            return answer.uri().getPath().startsWith("/login/oauth2/code/");
+        }
+
+        private HttpResponse<String> get(URI address) throws IOException, InterruptedException {
+            return client.send(
+                    HttpRequest.newBuilder(address)
+                            .header("Accept", "text/html,*/*")
+                            .timeout(Duration.ofSeconds(60))
+                            .build(),
+                    HttpResponse.BodyHandlers.ofString());
+        }
+
+        /** The first of the answers, each of which leads to the next, of which {@code wanted} holds. */
+        private HttpResponse<String> upTo(HttpResponse<String> answer, Predicate<HttpResponse<String>> wanted)
+                throws IOException, InterruptedException {
+            HttpResponse<String> last = answer;
+            for (int i = 0; !wanted.test(last); i++) {
+                String next = last.headers().firstValue("Location").orElseThrow(unexpected("leads nowhere", last));
+                if (i > 8) {
+                    throw unexpected("leads on and on", last).get();
+                }
+                last = get(last.uri().resolve(next));
+            }
+            return last;
+        }
+
+        private static Supplier<IllegalStateException> unexpected(String what, HttpResponse<String> answer) {
+            return () -> new IllegalStateException(
+                    answer.uri() + " " + what + ": " + answer.statusCode() + " " + answer.body());
+        }
+
         /** A file as a form sends it. */
         public HttpResponse<String> upload(String path, String field, String name, String content)
                 throws IOException, InterruptedException {
@@ -160,6 +225,15 @@ public record LedgerInstance(ConfigurableApplicationContext context, URI root) i
                     .map(java.net.HttpCookie::getValue)
                     .findFirst()
                     .orElse("");
+        }
+
+        /** Takes a cookie away, as a browser does when its time is over. */
+        public void forget(String name) {
+            cookies.getCookieStore().getCookies().stream()
+                    .filter(cookie -> cookie.getName().equals(name))
+                    .toList()
+                    .forEach(cookie ->
+                            cookies.getCookieStore().remove(Institution.shared().root(), cookie));
         }
 
         public HttpRequest.Builder request(String path) {

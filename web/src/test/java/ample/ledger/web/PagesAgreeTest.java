@@ -4,10 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.core.reading.Status;
+import ample.ledger.core.registrar.DemoClock;
 import ample.ledger.core.schedule.Programme;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
-import ample.ledger.standin.DemoClock;
 import ample.ledger.store.TestDatabase;
 import ample.ledger.web.LedgerInstance.Visitor;
 import ample.ledger.web.RunningLedger.Ledger;
@@ -55,7 +55,7 @@ class PagesAgreeTest {
     void everyPageSaysTheSameOfASection(String student, Ledger ledger) throws Exception {
         Visitor visitor = new Visitor(ledger.root());
         if (!student.isEmpty()) {
-            visitor.post("/sign-in", "username", student, "password", "neap tide");
+            visitor.signIn(student);
         }
         agree(visitor, SECTIONS);
     }

@@ -84,7 +84,7 @@ class WayBackInTheBrowserTest {
     })
     void everyPageHasTheSameHead(String name, String address, Ledger ledger) throws Exception {
         Visitor visitor = new Visitor(ledger.root());
-        visitor.post("/sign-in", "username", name, "password", "neap tide");
+        visitor.signIn(name);
 
         String page = visitor.get(address).body();
 

@@ -283,7 +283,7 @@ class WeekInTheBrowserTest {
     }
 
     static void signIn(Page page, Ledger ledger, String name) {
-        page.navigate(ledger.root() + "/sign-in");
+        page.navigate(ledger.root() + "/sign-in/begin/institution");
         page.getByLabel("Name").fill(name);
         page.getByLabel("Password").fill("neap tide");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign in"))

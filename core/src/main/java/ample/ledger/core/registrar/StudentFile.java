@@ -1,32 +1,104 @@
 package ample.ledger.core.registrar;
 
-import ample.ledger.core.requirement.StudentRecord.Taken;
 import java.math.BigDecimal;
+import java.time.Instant;
+import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
- * What the institution's own systems know of a student.
+ * What the institution's own systems know of a student at a moment. Codes, courses and grades stand as those systems write them: what
+ * is posted here may not have them.
  *
+ * @param student as they sign in
+ * @param name as they are called
+ * @param asOf the moment, by the institution's clock
  * @param creditsEarned in the institution's own unit; 0 or more
  * @param level year of study; 1 or more
  * @param programme its code; empty for none
- * @param courses with their grades; those in progress have none
+ * @param homeCampus its code; empty for none
+ * @param cohort its code; empty for none
+ * @param courses finished and in progress
  * @param placements by the names that the institution gives them
- * @param holds that keep the student from registering; none where nothing does
+ * @param requirementsMet codes of the requirements that are met
+ * @param requirementsOwed codes of those that are still owed
+ * @param holds that keep the student from something; none where nothing does
+ * @param terms what goes for each term that can be registered for
  */
 public record StudentFile(
+        String student,
+        String name,
+        Instant asOf,
         BigDecimal creditsEarned,
         int level,
         Optional<String> programme,
-        List<Taken> courses,
-        Set<String> placements,
-        List<Hold> holds) {
+        Optional<String> homeCampus,
+        Optional<String> cohort,
+        List<CourseOnFile> courses,
+        List<String> placements,
+        List<String> requirementsMet,
+        List<String> requirementsOwed,
+        List<Hold> holds,
+        List<OfTerm> terms) {
 
+    /**
+     * A course that is finished or in progress.
+     *
+     * @param course its code: "GLAC 120"
+     * @param grade empty while it goes on
+     * @param term the code of the term in which it was or is taken; empty where that is not kept
+     */
+    public record CourseOnFile(String course, Optional<String> grade, Optional<String> term) {
+
+        /** On one line: "GLAC 120 B+". */
+        public String line() {
+            return (course + " " + grade.orElse("")).strip();
+        }
+    }
+
+    /**
+     * What goes for one term.
+     *
+     * @param term its code
+     * @param opens when the student may register, on the institution's wall clock; empty where registration does not open for them
+     * @param closes until when; empty where nothing is said
+     * @param mostCredits that they may register for; empty where there is no limit
+     * @param registered the entry numbers of the sections that they are registered in
+     */
+    public record OfTerm(
+            String term,
+            Optional<LocalDateTime> opens,
+            Optional<LocalDateTime> closes,
+            Optional<BigDecimal> mostCredits,
+            List<String> registered) {
+
+        public OfTerm {
+            registered = orNone(registered);
+        }
+    }
+
+    /** @throws IllegalArgumentException for fewer credits than none and for a year before the first */
     public StudentFile {
-        courses = List.copyOf(courses);
-        placements = Set.copyOf(placements);
-        holds = List.copyOf(holds);
+        if (creditsEarned.signum() < 0 || level < 1) {
+            throw new IllegalArgumentException(
+                    "Nobody is in year %d with %s credits earned".formatted(level, creditsEarned));
+        }
+        courses = orNone(courses);
+        placements = orNone(placements);
+        requirementsMet = orNone(requirementsMet);
+        requirementsOwed = orNone(requirementsOwed);
+        holds = orNone(holds);
+        terms = orNone(terms);
+    }
+
+    /** A list that another system left out has nothing in it. */
+    private static <T> List<T> orNone(@Nullable List<T> list) {
+        return list == null ? List.of() : List.copyOf(list);
+    }
+
+    /** What goes for a term; empty where nothing is known of it. */
+    public Optional<OfTerm> term(String code) {
+        return terms.stream().filter(one -> one.term().equals(code)).findFirst();
     }
 }

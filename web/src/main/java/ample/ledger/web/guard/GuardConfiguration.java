@@ -27,8 +27,8 @@ class GuardConfiguration {
     private static final int UNREAD = 1 << 17;
 
     @Bean
-    FilterRegistrationBean<Filter> headersFirst() {
-        return first(new HeadersFirst(), -1);
+    FilterRegistrationBean<Filter> headersFirst(FormsLeadTo forms) {
+        return first(new HeadersFirst(forms), -1);
     }
 
     @Bean

@@ -5,15 +5,22 @@ import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.util.Map;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /** Gives every answer its headers, also those to requests that are refused before Spring Security sees them. */
 final class HeadersFirst extends OncePerRequestFilter {
 
+    private final Map<String, String> headers;
+
+    HeadersFirst(FormsLeadTo forms) {
+        this.headers = SecurityHeaders.all(forms);
+    }
+
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        SecurityHeaders.ALL.forEach(response::setHeader);
+        headers.forEach(response::setHeader);
         chain.doFilter(request, response);
     }
 

@@ -1,7 +1,6 @@
 package ample.ledger.web.guest;
 
 import ample.ledger.core.registrar.StudentFile;
-import ample.ledger.core.requirement.Grade;
 import ample.ledger.core.requirement.RecordLines;
 import ample.ledger.core.requirement.StudentRecord;
 import ample.ledger.core.requirement.StudentRecord.Part;
@@ -53,11 +52,7 @@ public record KeptRecord(String courses, String credits, String level, String pl
     /** What the institution knows of a student. */
     public static KeptRecord of(StudentFile file) {
         return new KeptRecord(
-                file.courses().stream()
-                        .map(taken -> (taken.course() + " "
-                                        + taken.grade().map(Grade::text).orElse(""))
-                                .strip())
-                        .collect(Collectors.joining("\n")),
+                file.courses().stream().map(StudentFile.CourseOnFile::line).collect(Collectors.joining("\n")),
                 file.creditsEarned().stripTrailingZeros().toPlainString(),
                 String.valueOf(file.level()),
                 String.join("\n", file.placements()),

@@ -1,6 +1,5 @@
 package ample.ledger.web.head;
 
-import ample.ledger.web.guest.Keeping;
 import ample.ledger.web.term.Addresses;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.Optional;
@@ -17,15 +16,17 @@ import java.util.Optional;
  */
 public record Me(String name, boolean desk, String record, String preferences, String signIn) {
 
+    /** The role of the registrar's desk, as signing in gives it. */
+    private static final String DESK = "DESK";
+
     /** @param here the address to come back to */
     static Me of(HttpServletRequest request, String here) {
-        boolean student = Keeping.studentName(request).isPresent();
         return new Me(
                 Optional.ofNullable(request.getRemoteUser()).orElse(""),
-                !student && request.getRemoteUser() != null,
+                request.isUserInRole(DESK),
                 Addresses.with("/record", "back", here),
                 Addresses.with("/preferences", "back", here),
-                Addresses.with("/sign-in", "back", here));
+                Addresses.with("/sign-in/begin/institution", "back", here));
     }
 
     public boolean guest() {

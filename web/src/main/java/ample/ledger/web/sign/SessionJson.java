@@ -2,14 +2,17 @@ package ample.ledger.web.sign;
 
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.core.Authentication;
 import org.springframework.security.core.GrantedAuthority;
 import org.springframework.security.core.authority.SimpleGrantedAuthority;
 import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextImpl;
+import org.springframework.security.oauth2.core.oidc.user.OidcUser;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -26,13 +29,15 @@ final class SessionJson {
     private SessionJson() {}
 
     /**
-     * One attribute; one of the two parts is there.
+     * One attribute: who has signed in, or a number.
      *
      * @param roles as Spring Security has them: {@code ROLE_STUDENT}
+     * @param token by which the provider knows whose session there to end; null where there is none
      */
     private record Attribute(
             @Nullable String name,
             @Nullable List<String> roles,
+            @Nullable String token,
             @Nullable Long number) {}
 
     static byte[] write(Object attribute) {
@@ -41,18 +46,28 @@ final class SessionJson {
 
     private static Attribute of(Object attribute) {
         if (attribute instanceof Long number) {
-            return new Attribute(null, null, number);
+            return new Attribute(null, null, null, number);
         }
         if (attribute instanceof SecurityContext context && context.getAuthentication() != null) {
+            Authentication who = context.getAuthentication();
             return new Attribute(
-                    context.getAuthentication().getName(),
-                    context.getAuthentication().getAuthorities().stream()
+                    who.getName(),
+                    who.getAuthorities().stream()
                             .map(GrantedAuthority::getAuthority)
                             .toList(),
+                    token(who).orElse(null),
                     null);
         }
         throw new IllegalArgumentException(
                 "A session holds no " + attribute.getClass().getName());
+    }
+
+    /** The token by which the provider has said who somebody is; empty where there is none. */
+    static Optional<String> token(Authentication who) {
+        if (who.getPrincipal() instanceof OidcUser user) {
+            return Optional.of(user.getIdToken().getTokenValue());
+        }
+        return who.getCredentials() instanceof String token ? Optional.of(token) : Optional.empty();
     }
 
     static @Nullable Object read(byte[] written) {
@@ -63,7 +78,7 @@ final class SessionJson {
             }
             return new SecurityContextImpl(UsernamePasswordAuthenticationToken.authenticated(
                     attribute.name(),
-                    null,
+                    attribute.token(),
                     attribute.roles().stream().map(SimpleGrantedAuthority::new).toList()));
         } catch (JacksonException | IllegalArgumentException unreadable) {
             LOG.info(

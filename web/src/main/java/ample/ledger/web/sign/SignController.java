@@ -1,43 +1,52 @@
 package ample.ledger.web.sign;
 
-import ample.ledger.standin.SimulatedSignOn;
 import ample.ledger.web.head.Head;
+import ample.ledger.web.term.Addresses;
 import ample.ledger.web.term.Local;
 import jakarta.servlet.http.HttpServletRequest;
-import java.util.List;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
-/** Answers the address at which people sign in. */
+/** The page from which people go to the institution's sign-on, and come back to where it did not let them in. */
 @Controller
 class SignController {
 
-    private final boolean students;
+    /** Under this address signing in begins. */
+    static final String BEGIN = "/sign-in/begin";
 
+    private final SignInSettings settings;
     private final Head head;
 
     SignController(SignInSettings settings, Head head) {
         this.head = head;
-        students = !settings.studentPassword().isBlank();
+        this.settings = settings;
     }
 
     /**
-     * @param again there where a name and a password did not go together
+     * @param fault why the last try did not succeed; empty where there was none
      * @param back where to go on afterwards; a page of this application
      */
     @GetMapping("/sign-in")
     String signIn(
-            @RequestParam(required = false) @Nullable String again,
+            @RequestParam(defaultValue = "") String fault,
             @RequestParam(defaultValue = "/") String back,
             HttpServletRequest request,
             Model model) {
         head.putBeside(model, request, Local.address(back));
-        model.addAttribute("again", again != null);
-        model.addAttribute("back", Local.address(back));
-        model.addAttribute("students", students ? SimulatedSignOn.students() : List.of());
+        model.addAttribute(
+                "fault", SignInFault.byCode(fault).map(SignInFault::sentence).orElse(""));
+        model.addAttribute("begin", Addresses.with(BEGIN + "/" + Provider.ID, "back", Local.address(back)));
+        model.addAttribute("open", settings.open());
         return "sign/page";
+    }
+
+    /** Spring Security answers this, unless the provider cannot be asked. */
+    @GetMapping(BEGIN + "/" + Provider.ID)
+    String away(@RequestParam(defaultValue = "/") String back) {
+        return "redirect:"
+                + Addresses.with(
+                        Addresses.with("/sign-in", "fault", SignInFault.AWAY.code()), "back", Local.address(back));
     }
 }

@@ -1,6 +1,5 @@
 package ample.ledger.web.sign;
 
-import ample.ledger.web.guard.ClientAddress;
 import ample.ledger.web.guard.Limits;
 import ample.ledger.web.guard.Refusal;
 import ample.ledger.web.guard.TooManyException;
@@ -15,9 +14,8 @@ import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
 import java.io.IOException;
 import org.jspecify.annotations.Nullable;
-import org.springframework.http.HttpMethod;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
-import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
+import org.springframework.security.oauth2.client.web.OAuth2LoginAuthenticationFilter;
 import org.springframework.security.web.context.SecurityContextHolderFilter;
 import org.springframework.security.web.servlet.util.matcher.PathPatternRequestMatcher;
 import org.springframework.security.web.util.matcher.RequestMatcher;
@@ -27,21 +25,19 @@ import org.springframework.stereotype.Component;
 @Component
 public class SignInFilters {
 
-    private static final RequestMatcher SIGN_IN =
-            PathPatternRequestMatcher.withDefaults().matcher(HttpMethod.POST, "/sign-in");
+    private static final RequestMatcher ANSWERED =
+            PathPatternRequestMatcher.withDefaults().matcher("/login/oauth2/code/*");
 
     private final Limits limits;
-    private final SignInWaits waits;
 
-    SignInFilters(Limits limits, SignInWaits waits) {
+    SignInFilters(Limits limits) {
         this.limits = limits;
-        this.waits = waits;
     }
 
     /** Puts them in their places among those of Spring Security. */
     public void addTo(HttpSecurity http) {
         http.addFilterBefore(new NobodyKnown(), SecurityContextHolderFilter.class);
-        http.addFilterBefore(new Waiting(), UsernamePasswordAuthenticationFilter.class);
+        http.addFilterBefore(new Counted(), OAuth2LoginAuthenticationFilter.class);
     }
 
     /** While it cannot be found out who asks, nothing is changed, and nothing of the desk's is shown. */
@@ -65,17 +61,16 @@ public class SignInFilters {
         }
     }
 
-    /** Before a password is looked at, which costs a tenth of a second each time. */
-    private final class Waiting implements Filter {
+    /** Before the provider is asked about a code, which takes it some work. */
+    private final class Counted implements Filter {
 
         @Override
         public void doFilter(ServletRequest request, ServletResponse response, FilterChain chain)
                 throws IOException, ServletException {
             HttpServletRequest asked = (HttpServletRequest) request;
-            if (SIGN_IN.matches(asked)) {
+            if (ANSWERED.matches(asked)) {
                 try {
                     limits.count(Limits.Act.SIGN_IN, asked);
-                    waits.check(SignOn.account(asked), ClientAddress.of(asked));
                 } catch (TooManyException tooMany) {
                     Refusal.send(asked, (HttpServletResponse) response, tooMany);
                     return;

@@ -1,24 +1,53 @@
 package ample.ledger.web.sign;
 
+import java.net.URI;
 import java.time.Duration;
+import java.util.List;
+import java.util.Optional;
 import org.springframework.boot.context.properties.ConfigurationProperties;
 import org.springframework.boot.context.properties.bind.DefaultValue;
 
 /**
- * Who can sign in, and for how long.
+ * By whom people are signed in, as what, and for how long.
  *
- * @param deskPassword of the account "desk"; empty where nobody can sign in as it
- * @param studentPassword of every student of the simulated sign-on; empty where none can sign in
- * @param studentIdle after which a student who does nothing is signed out
- * @param studentLongest after which a student is signed out whatever they do: OWASP ASVS 4, 3.3.2
+ * @param issuer the address of the OpenID provider, as its tokens name it; empty where nobody can sign in
+ * @param clientId as the provider knows this application
+ * @param clientSecret which the provider has given it
+ * @param scopes that are asked for; {@code openid} among them
+ * @param nameClaim the claim that names an account for good, by which the registrar knows it too
+ * @param rolesClaim the claim that says what somebody is: one word or a list of words
+ * @param student the word for a student
+ * @param adviser the word for an adviser
+ * @param desk the word for the registrar's desk
+ * @param studentIdle after which a student or adviser who does nothing is signed out
+ * @param studentLongest after which a student or adviser is signed out whatever they do: OWASP ASVS 4, 3.3.2
  * @param deskIdle the same of the desk
  * @param deskLongest the same of the desk
  */
 @ConfigurationProperties("ledger.sign-in")
 record SignInSettings(
-        @DefaultValue("") String deskPassword,
-        @DefaultValue("") String studentPassword,
+        @DefaultValue("") String issuer,
+        @DefaultValue("ample-ledger") String clientId,
+        @DefaultValue("") String clientSecret,
+        @DefaultValue("openid") List<String> scopes,
+        @DefaultValue("sub") String nameClaim,
+        @DefaultValue("roles") String rolesClaim,
+        @DefaultValue("student") String student,
+        @DefaultValue("adviser") String adviser,
+        @DefaultValue("desk") String desk,
         @DefaultValue("8h") Duration studentIdle,
         @DefaultValue("12h") Duration studentLongest,
         @DefaultValue("30m") Duration deskIdle,
-        @DefaultValue("8h") Duration deskLongest) {}
+        @DefaultValue("8h") Duration deskLongest) {
+
+    boolean open() {
+        return !issuer.isBlank();
+    }
+
+    /** Scheme, host and port of the provider; empty where there is none. */
+    Optional<String> origin() {
+        return open()
+                ? Optional.of(URI.create(issuer).resolve("/").toString().replaceFirst("/$", ""))
+                : Optional.empty();
+    }
+}

@@ -1,76 +1,124 @@
 package ample.ledger.web.sign;
 
 import ample.ledger.core.registrar.Registrar;
-import ample.ledger.core.text.PlainText;
+import ample.ledger.core.registrar.RegistrarAwayException;
 import ample.ledger.web.guard.ClientAddress;
 import ample.ledger.web.guard.Refusal;
 import ample.ledger.web.guest.Keeping;
 import ample.ledger.web.guest.KeptRecord;
 import ample.ledger.web.term.Addresses;
-import ample.ledger.web.term.Local;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.time.Instant;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.security.authentication.BadCredentialsException;
+import org.springframework.http.HttpMethod;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.AuthenticationException;
-import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
+import org.springframework.security.oauth2.client.registration.ClientRegistrationRepository;
+import org.springframework.security.oauth2.client.web.DefaultOAuth2AuthorizationRequestResolver;
+import org.springframework.security.oauth2.client.web.OAuth2AuthorizationRequestCustomizers;
+import org.springframework.security.oauth2.client.web.OAuth2AuthorizationRequestResolver;
+import org.springframework.security.oauth2.core.OAuth2AuthenticationException;
+import org.springframework.security.oauth2.core.endpoint.OAuth2AuthorizationRequest;
+import org.springframework.security.web.servlet.util.matcher.PathPatternRequestMatcher;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.FlashMap;
 import org.springframework.web.servlet.FlashMapManager;
+import org.springframework.web.util.UriComponentsBuilder;
 
-/** What follows when somebody has signed in, or has tried to. */
+/** Signing in at the institution's sign-on and out again: what is asked of it, and what follows. */
 @Component
 public class SignOn {
 
     /** The role of the registrar's desk. */
     public static final String DESK = "DESK";
 
+    /** The role of who advises students. */
+    public static final String ADVISER = "ADVISER";
+
     private static final Logger LOG = LoggerFactory.getLogger(SignOn.class);
-    private static final int LONGEST_NAME = 60;
 
     private final Keeping keeping;
-    private final SignInWaits waits;
+    private final Provider provider;
+    private final ClientRegistrationRepository providers;
     private final SignInSettings settings;
     private final FlashMapManager told;
     private final Registrar registrar;
 
-    SignOn(Keeping keeping, SignInWaits waits, SignInSettings settings, FlashMapManager told, Registrar registrar) {
+    SignOn(
+            Keeping keeping,
+            Provider provider,
+            ClientRegistrationRepository providers,
+            SignInSettings settings,
+            FlashMapManager told,
+            Registrar registrar) {
+        this.provider = provider;
+        this.providers = providers;
         this.registrar = registrar;
         this.keeping = keeping;
-        this.waits = waits;
         this.settings = settings;
         this.told = told;
     }
 
-    /** The account that somebody wants to sign in as: what they typed, on one line. */
-    static String account(HttpServletRequest request) {
-        String typed = request.getParameter(UsernamePasswordAuthenticationFilter.SPRING_SECURITY_FORM_USERNAME_KEY);
-        String name = typed == null ? "" : PlainText.onOneLine(typed).strip();
-        return name.substring(0, Math.min(name.length(), LONGEST_NAME));
+    /** Lets Spring Security sign people in and out in this way. */
+    public void addTo(HttpSecurity http) {
+        http.oauth2Login(login -> login.loginPage("/sign-in")
+                        .authorizationEndpoint(asking -> asking.authorizationRequestResolver(asking())
+                                .authorizationRequestRepository(new SignInCookie(provider)))
+                        .tokenEndpoint(tokens -> tokens.accessTokenResponseClient(provider.tokens()))
+                        .userInfoEndpoint(users -> users.oidcUserService(new Roles(settings)))
+                        .successHandler(this::signedIn)
+                        .failureHandler(this::refused))
+                .logout(out -> out.logoutRequestMatcher(
+                                PathPatternRequestMatcher.withDefaults().matcher(HttpMethod.POST, "/sign-out"))
+                        .logoutSuccessHandler(this::signedOut));
+    }
+
+    /** With proof that who ends a sign-in is who began it: RFC 7636. While the provider does not answer, nothing is asked of it. */
+    private OAuth2AuthorizationRequestResolver asking() {
+        DefaultOAuth2AuthorizationRequestResolver resolver =
+                new DefaultOAuth2AuthorizationRequestResolver(providers, SignController.BEGIN);
+        resolver.setAuthorizationRequestCustomizer(OAuth2AuthorizationRequestCustomizers.withPkce());
+        return new OAuth2AuthorizationRequestResolver() {
+
+            @Override
+            public @Nullable OAuth2AuthorizationRequest resolve(HttpServletRequest request) {
+                return provider.registration().isEmpty() ? null : resolver.resolve(request);
+            }
+
+            @Override
+            public @Nullable OAuth2AuthorizationRequest resolve(HttpServletRequest request, String id) {
+                return provider.registration().isEmpty() ? null : resolver.resolve(request, id);
+            }
+        };
     }
 
     /** A student takes along what they kept as a guest, and goes back to where they were; the desk goes to its page. */
-    public void signedIn(HttpServletRequest request, HttpServletResponse response, Authentication who)
+    private void signedIn(HttpServletRequest request, HttpServletResponse response, Authentication who)
             throws IOException {
-        waits.succeeded(who.getName(), ClientAddress.of(request));
-        boolean student =
-                who.getAuthorities().stream().anyMatch(role -> ("ROLE_" + Keeping.STUDENT).equals(role.getAuthority()));
+        boolean student = is(who, Keeping.STUDENT);
+        boolean desk = is(who, DESK);
         Instant now = Instant.now();
         SignedInSessions.limit(
                 request.getSession(),
-                student ? settings.studentIdle() : settings.deskIdle(),
-                now.plus(student ? settings.studentLongest() : settings.deskLongest()));
+                desk ? settings.deskIdle() : settings.studentIdle(),
+                now.plus(desk ? settings.deskLongest() : settings.studentLongest()));
         LOG.info("{} has signed in from {}", who.getName(), ClientAddress.of(request));
-        String back = back(request);
-        String address = back.equals("/") && !student ? "/desk" : back;
+        String back = SignInCookie.back(request);
+        String address = back.equals("/") && desk ? "/desk" : back;
         if (student && !keeping.adopt(request, who.getName(), recordOf(who.getName()))) {
             tell(request, response, address);
         }
         response.sendRedirect(address);
+    }
+
+    private static boolean is(Authentication who, String role) {
+        return who.getAuthorities().stream().anyMatch(one -> ("ROLE_" + role).equals(one.getAuthority()));
     }
 
     private void tell(HttpServletRequest request, HttpServletResponse response, String address) {
@@ -83,24 +131,45 @@ public class SignOn {
     }
 
     private KeptRecord recordOf(String name) {
-        return registrar.student(name).map(KeptRecord::of).orElse(KeptRecord.NONE);
+        try {
+            return registrar.student(name).map(KeptRecord::of).orElse(KeptRecord.NONE);
+        } catch (RegistrarAwayException away) {
+            return KeptRecord.NONE;
+        }
     }
 
-    /** Says so on the form, and in the log: who, and from where, and never with which password. */
-    public void refused(HttpServletRequest request, HttpServletResponse response, AuthenticationException why)
+    /** Says on the page to sign in what went wrong, and keeps where the visitor was. */
+    private void refused(HttpServletRequest request, HttpServletResponse response, AuthenticationException why)
             throws IOException {
-        if (!(why instanceof BadCredentialsException)) {
+        if (!(why instanceof OAuth2AuthenticationException refused)) {
             Refusal.sendAway(request, response);
             return;
         }
-        String account = account(request);
-        waits.failed(account, ClientAddress.of(request));
-        LOG.warn("Signing in as “{}” from {} has failed", account, ClientAddress.of(request));
-        response.sendRedirect(Addresses.with("/sign-in?again", "back", back(request)));
+        SignInFault fault = SignInFault.of(refused.getError());
+        LOG.warn("Signing in from {} has failed: {}", ClientAddress.of(request), refused.getError());
+        response.sendRedirect(
+                Addresses.with(Addresses.with("/sign-in", "fault", fault.code()), "back", SignInCookie.back(request)));
     }
 
-    private static String back(HttpServletRequest request) {
-        String back = request.getParameter("back");
-        return Local.address(back == null ? "/" : back);
+    /** Ends the session at the provider too, which leads back here. */
+    private void signedOut(HttpServletRequest request, HttpServletResponse response, @Nullable Authentication who)
+            throws IOException {
+        Optional<String> token = Optional.ofNullable(who).flatMap(SessionJson::token);
+        Optional<String> there = token.isEmpty() ? Optional.empty() : provider.signOut();
+        response.sendRedirect(there.map(address -> UriComponentsBuilder.fromUriString(address)
+                        .queryParam("id_token_hint", "{token}")
+                        .queryParam("client_id", "{client}")
+                        .queryParam("post_logout_redirect_uri", "{home}")
+                        .encode()
+                        .buildAndExpand(token.orElseThrow(), settings.clientId(), home(request))
+                        .toUriString())
+                .orElse("/"));
+    }
+
+    private static String home(HttpServletRequest request) {
+        return UriComponentsBuilder.fromUriString(request.getRequestURL().toString())
+                .replacePath("/")
+                .replaceQuery(null)
+                .toUriString();
     }
 }

@@ -50,7 +50,7 @@ public final class OpeningWords {
 
     /** "The library stops you from registering. Two books are overdue. The library desk lifts it." */
     public static String hold(Hold hold) {
-        return "%s stops you from registering, since %s. %s %s"
-                .formatted(hold.by(), Words.date(hold.since()), hold.reason(), hold.lifted());
+        return "%s stops you from %s, since %s. %s %s"
+                .formatted(hold.by(), hold.stops(), Words.date(hold.since()), hold.reason(), hold.lifted());
     }
 }

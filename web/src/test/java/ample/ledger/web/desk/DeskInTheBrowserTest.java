@@ -41,9 +41,11 @@ class DeskInTheBrowserTest {
             throws IOException {
         Page page = tabs.open();
         page.navigate(ledger.root() + "/desk");
+        page.getByText("Go to the institution’s sign-on").click();
         signIn(page, "spring tide");
         assertThat(page.getByRole(AriaRole.ALERT)).containsText("do not go together");
         signIn(page, "neap tide");
+        assertThat(page).hasURL(ledger.root() + "/desk");
         lawful(page);
 
         upload(page, kernel("broken.zip", Map.of("sections.csv", "lecture=lecure", "meetings.csv", "09:30=29:30")));
@@ -88,6 +90,7 @@ class DeskInTheBrowserTest {
     void whatIsNoZipIsSaidToBeNone(InChromium.Tabs tabs, RunningLedger.Ledger ledger) throws IOException {
         Page page = tabs.open();
         page.navigate(ledger.root() + "/desk");
+        page.getByText("Go to the institution’s sign-on").click();
         signIn(page, "neap tide");
         upload(page, Files.writeString(folder.resolve("notes.zip"), "not a zip at all"));
 
@@ -118,7 +121,7 @@ class DeskInTheBrowserTest {
     private static void signIn(Page page, String password) {
         page.getByLabel("Name").fill("desk");
         page.getByLabel("Password").fill(password);
-        page.locator("button.act").click();
+        page.keyboard().press("Enter");
     }
 
     private static void upload(Page page, Path zip) {

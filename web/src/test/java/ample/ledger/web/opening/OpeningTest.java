@@ -2,33 +2,18 @@ package ample.ledger.web.opening;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import ample.ledger.core.fixtures.Schedules;
-import ample.ledger.core.registrar.StudentFile;
-import ample.ledger.core.requirement.Evaluation;
-import ample.ledger.core.requirement.StudentRecord;
-import ample.ledger.core.requirement.StudentRecord.Taken;
-import ample.ledger.core.schedule.Course;
-import ample.ledger.core.schedule.Requirement;
-import ample.ledger.core.schedule.Schedule;
-import ample.ledger.standin.SimulatedRegistrar;
 import ample.ledger.web.LedgerInstance.Visitor;
 import ample.ledger.web.RunningLedger;
 import ample.ledger.web.RunningLedger.Ledger;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
-import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.junit.jupiter.params.provider.ValueSource;
 
 /** Tue 17 June 2031, about 9:41: registration has opened for some, and opens for the others within the week. */
 @ExtendWith(RunningLedger.class)
 class OpeningTest {
-
-    private static final Schedule KERNEL = Schedules.kernelSchedule();
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', textBlock = """
@@ -71,56 +56,9 @@ class OpeningTest {
                 .doesNotContain("Add your record");
     }
 
-    /** The registrar's files of the demo's students go together with what the demo posts. */
-    @ParameterizedTest
-    @ValueSource(strings = {"wren", "maris", "tamsin", "odo", "bryn"})
-    void everyFileFitsThePostedCourses(String student) {
-        StudentFile file = new SimulatedRegistrar().student(student).orElseThrow();
-
-        assertThat(file.courses())
-                .extracting(Taken::course)
-                .doesNotHaveDuplicates()
-                .allMatch(code -> KERNEL.course(code).isPresent());
-        assertThat(StudentRecord.creditsOf(file.courses(), KERNEL)).isEqualByComparingTo(file.creditsEarned());
-        StudentRecord record = new StudentRecord(
-                Set.of(StudentRecord.Part.values()),
-                file.courses(),
-                Optional.of(file.creditsEarned()),
-                Optional.of(file.level()),
-                file.placements(),
-                Set.of(),
-                Map.of());
-        for (Taken taken : file.courses()) {
-            Course course = KERNEL.course(taken.course()).orElseThrow();
-            course.rules().prerequisites().stream()
-                    .flatMap(posted -> posted.expression().stream())
-                    .forEach(expression -> assertThat(new Evaluation(record, List.of(), KERNEL)
-                                    .judge(expression)
-                                    .verdict()
-                                    .willDo())
-                            .as("%s asks before %s for %s", student, course, expression)
-                            .isTrue());
-        }
-    }
-
-    @Test
-    void theLastYearStudentOwesPublicGoodAlone() {
-        List<Taken> courses =
-                new SimulatedRegistrar().student("odo").orElseThrow().courses();
-
-        assertThat(KERNEL.requirements())
-                .filteredOn(requirement -> courses.stream()
-                        .noneMatch(taken -> KERNEL.course(taken.course())
-                                .orElseThrow()
-                                .requirements()
-                                .contains(requirement.code())))
-                .extracting(Requirement::name)
-                .containsExactly("Public good");
-    }
-
     private static Visitor signedIn(String student, Ledger ledger) throws Exception {
         Visitor visitor = new Visitor(ledger.root());
-        visitor.post("/sign-in", "username", student, "password", "neap tide", "back", "/");
+        visitor.signIn(student, "/");
         return visitor;
     }
 }

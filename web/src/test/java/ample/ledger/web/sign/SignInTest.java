@@ -1,19 +1,16 @@
 package ample.ledger.web.sign;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import ample.ledger.web.LedgerInstance.Visitor;
 import ample.ledger.web.RunningLedger;
 import ample.ledger.web.RunningLedger.Ledger;
-import ample.ledger.web.guard.TooManyException;
 import jakarta.servlet.http.Cookie;
 import java.net.http.HttpResponse;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.Duration;
-import java.util.concurrent.atomic.AtomicLong;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.mock.web.MockHttpServletRequest;
@@ -23,9 +20,6 @@ import org.springframework.session.web.http.CookieSerializer;
 /** Signing in, what a session is, and when it ends. */
 @ExtendWith(RunningLedger.class)
 class SignInTest {
-
-    private final AtomicLong nanos = new AtomicLong();
-    private final SignInWaits waits = new SignInWaits(nanos::get);
 
     @Test
     void whoSignsInGoesBackToWhereTheyWere(Ledger ledger) throws Exception {
@@ -69,13 +63,14 @@ class SignInTest {
                 .isEmpty();
     }
 
-    /** Without signing out in between: the second has a session of their own, and sees nothing of the first. */
+    /** Without signing out here in between: the second has a session of their own, and sees nothing of the first. */
     @Test
     void aNewPersonIsANewSession(Ledger ledger) throws Exception {
         Visitor computer = new Visitor(ledger.root());
         signIn(computer, "bryn", "/");
         computer.post("/record", "courses", "NUMB 112 A", "back", "/");
         String first = computer.cookie("ledger");
+        computer.forget("institution");
         signIn(computer, "tamsin", "/");
 
         assertThat(computer.cookie("ledger")).isNotEqualTo(first).isNotEmpty();
@@ -130,76 +125,8 @@ class SignInTest {
         assertThat(page.body()).doesNotContain("<b>odo</b>");
     }
 
-    @Test
-    void waitsGrowWithEachFailureAndEndWithASuccess() {
-        fail("maris", "10.0.0.1", 3);
-        assertThatThrownBy(() -> waits.check("maris", "10.0.0.1"))
-                .isInstanceOfSatisfying(
-                        TooManyException.class,
-                        wait -> assertThat(wait.seconds()).isEqualTo(1));
-        fail("maris", "10.0.0.1", 5);
-        assertThatThrownBy(() -> waits.check("maris", "10.0.0.1"))
-                .isInstanceOfSatisfying(
-                        TooManyException.class,
-                        wait -> assertThat(wait.seconds()).isEqualTo(32));
-        pass(Duration.ofSeconds(33));
-        waits.check("maris", "10.0.0.1");
-
-        waits.succeeded("maris", "10.0.0.1");
-        fail("maris", "10.0.0.1", 2);
-        waits.check("maris", "10.0.0.1");
-    }
-
-    /** Whoever guesses at an account keeps its owner waiting for half a minute at most, and themselves for a quarter of an hour. */
-    @Test
-    void nobodyIsLockedOutByOthers() {
-        fail("maris", "10.0.0.1", 25);
-        assertThatThrownBy(() -> waits.check("maris", "10.0.0.2"))
-                .isInstanceOfSatisfying(
-                        TooManyException.class,
-                        wait -> assertThat(wait.seconds()).isEqualTo(30));
-        assertThatThrownBy(() -> waits.check("maris", "10.0.0.1"))
-                .isInstanceOfSatisfying(
-                        TooManyException.class,
-                        wait -> assertThat(wait.seconds()).isEqualTo(900));
-        waits.check("odo", "10.0.0.1");
-        for (int i = 0; i < 12; i++) {
-            fail("student" + i, "10.0.0.1", 1);
-        }
-        assertThatThrownBy(() -> waits.check("odo", "10.0.0.1"))
-                .as("one address that tries many accounts")
-                .isInstanceOf(TooManyException.class);
-    }
-
-    /** The same over HTTP, from an account that nobody has. */
-    @Test
-    void whoFailsIsToldToWait(Ledger ledger) throws Exception {
-        Visitor visitor = new Visitor(ledger.root());
-        for (int i = 0; i < 3; i++) {
-            assertThat(visitor.post("/sign-in", "username", "nobody", "password", "wrong", "back", "/record")
-                            .headers()
-                            .firstValue("Location")
-                            .orElse(""))
-                    .endsWith("/sign-in?again&back=%2Frecord");
-        }
-        HttpResponse<String> fourth = visitor.post("/sign-in", "username", "nobody", "password", "neap tide");
-        assertThat(fourth.statusCode()).isEqualTo(429);
-        assertThat(fourth.headers().firstValue("Retry-After")).isPresent();
-        assertThat(fourth.body()).contains("Signing in has failed too often.", "Try again in");
-    }
-
-    private void fail(String account, String address, int times) {
-        for (int i = 0; i < times; i++) {
-            waits.failed(account, address);
-        }
-    }
-
-    private void pass(Duration time) {
-        nanos.addAndGet(time.toNanos());
-    }
-
     private static HttpResponse<String> signIn(Visitor visitor, String name, String back) throws Exception {
-        return visitor.post("/sign-in", "username", name, "password", "neap tide", "back", back);
+        return visitor.signIn(name, back);
     }
 
     private static long idle(Ledger ledger, String name) throws SQLException {

@@ -1,4 +1,4 @@
-package ample.ledger.standin;
+package ample.ledger.standin.seats;
 
 import ample.ledger.core.registrar.SeatWord;
 import ample.ledger.core.schedule.SeatPool;

@@ -1,24 +1,25 @@
-package ample.ledger.standin;
+package ample.ledger.standin.people;
 
 import ample.ledger.core.registrar.Hold;
-import ample.ledger.core.registrar.Registrar;
-import ample.ledger.core.registrar.StudentFile;
-import ample.ledger.core.requirement.RecordLines;
-import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
-import java.util.Set;
 
-/** What the institution's own systems would know of the students of the demo: courses that are posted there, with believable grades. */
-public final class SimulatedRegistrar implements Registrar {
+/** The five students of the demo, with whole records: courses that are posted there, with believable grades. */
+final class DemoStudents {
 
-    private static final Map<String, StudentFile> STUDENTS = Map.of(
+    static final Map<String, Student> ALL = Map.of(
             "wren",
-            new StudentFile(BigDecimal.ZERO, 1, Optional.empty(), List.of(), Set.of("Functions"), List.of()),
+            new Student("Wren", "no credits yet", 0, 1, "", "tidewall", "", List.of("Functions"), List.of()),
             "maris",
-            file(46, 2, Optional.of("glaciology"), """
+            new Student(
+                    "Maris",
+                    "second year of Glaciology, 46 credits",
+                    46,
+                    2,
+                    "glaciology",
+                    "tidewall",
+                    """
                     GLAC 120 A-
                     TIDE 110 B+
                     NUMB 112 B
@@ -37,9 +38,18 @@ public final class SimulatedRegistrar implements Registrar {
                     RHET 205 B
                     CART 360
                     RHET 240
-                    """),
+                    """,
+                    List.of(),
+                    List.of()),
             "tamsin",
-            file(24, 1, Optional.empty(), """
+            new Student(
+                    "Tamsin",
+                    "works days, takes evenings and online",
+                    24,
+                    1,
+                    "",
+                    "tidewall",
+                    """
                     RHET 101 A-
                     CART 105 B+
                     LOOM 115 A
@@ -48,9 +58,18 @@ public final class SimulatedRegistrar implements Registrar {
                     TIDE 110 B-
                     RHET 240 A-
                     MYCO 144m B+
-                    """),
+                    """,
+                    List.of(),
+                    List.of()),
             "odo",
-            file(104, 4, Optional.of("limnology"), """
+            new Student(
+                    "Odo",
+                    "last year, still owes Public good",
+                    104,
+                    4,
+                    "limnology",
+                    "tidewall",
+                    """
                     LIMN 130 A
                     LIMN 222 B+
                     LIMN 380 A-
@@ -81,12 +100,17 @@ public final class SimulatedRegistrar implements Registrar {
                     RHET 101 B
                     RHET 240 B+
                     RHET 310 B
-                    """),
+                    """,
+                    List.of(),
+                    List.of()),
             "bryn",
-            file(
+            new Student(
+                    "Bryn",
+                    "has a hold",
                     31,
                     2,
-                    Optional.of("mycology"),
+                    "mycology",
+                    "tidewall",
                     """
                     MYCO 101 A
                     MYCO 144m A
@@ -99,24 +123,13 @@ public final class SimulatedRegistrar implements Registrar {
                     GLAC 120 B
                     TIDE 110 C
                     """,
-                    new Hold(
+                    List.of(),
+                    List.of(new Hold(
                             "The library",
+                            "registering",
                             "Two books are overdue.",
                             LocalDate.of(2031, 6, 2),
-                            "The library desk lifts it on the day they are back.")));
+                            "The library desk lifts it on the day they are back."))));
 
-    private static StudentFile file(int credits, int level, Optional<String> programme, String courses, Hold... holds) {
-        return new StudentFile(
-                BigDecimal.valueOf(credits),
-                level,
-                programme,
-                RecordLines.read(courses).courses(),
-                Set.of(),
-                List.of(holds));
-    }
-
-    @Override
-    public Optional<StudentFile> student(String name) {
-        return Optional.ofNullable(STUDENTS.get(name));
-    }
+    private DemoStudents() {}
 }

@@ -1,4 +1,4 @@
-package ample.ledger.standin;
+package ample.ledger.standin.seats;
 
 import static org.assertj.core.api.Assertions.assertThat;
 

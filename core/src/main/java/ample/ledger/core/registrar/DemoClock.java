@@ -1,4 +1,4 @@
-package ample.ledger.standin;
+package ample.ledger.core.registrar;
 
 import java.time.Clock;
 import java.time.Duration;

@@ -1,4 +1,4 @@
-package ample.ledger.standin;
+package ample.ledger.core.registrar;
 
 import static org.assertj.core.api.Assertions.assertThat;
 

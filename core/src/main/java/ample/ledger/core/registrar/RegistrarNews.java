@@ -1,0 +1,44 @@
+package ample.ledger.core.registrar;
+
+import ample.ledger.core.schedule.SeatPool;
+import ample.ledger.core.schedule.TermCode;
+import java.time.Instant;
+import java.util.List;
+
+/**
+ * What has changed at the institution.
+ *
+ * @param last the number of the last change that is told here; whoever asks for what came after it misses nothing
+ * @param now the moment by the institution's clock
+ * @param seats how pools of seats stand that have changed
+ */
+public record RegistrarNews(long last, Instant now, List<Seats> seats) {
+
+    public RegistrarNews {
+        seats = List.copyOf(seats);
+    }
+
+    /**
+     * How one pool of seats stands.
+     *
+     * @param term code of the term
+     * @param pool code of the pool in its schedule
+     * @param enrolled seats taken; 0 or more
+     * @param waiting students on the waitlist; 0 or more
+     * @param promised seats kept for some of those who waited; 0 or more
+     * @param at since when, by the institution's clock
+     */
+    public record Seats(String term, String pool, int enrolled, int waiting, int promised, Instant at) {
+
+        public static Seats of(SeatWord word) {
+            SeatPool.Count count = word.count();
+            return new Seats(
+                    word.term().text(), word.pool(), count.enrolled(), count.waiting(), count.promised(), word.at());
+        }
+
+        /** The same as this program keeps it. */
+        public SeatWord word() {
+            return new SeatWord(new TermCode(term), pool, new SeatPool.Count(enrolled, waiting, promised), at);
+        }
+    }
+}

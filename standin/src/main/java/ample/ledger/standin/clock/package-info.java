@@ -1,0 +1,5 @@
+/** The demo's clock, which can be moved. */
+@NullMarked
+package ample.ledger.standin.clock;
+
+import org.jspecify.annotations.NullMarked;

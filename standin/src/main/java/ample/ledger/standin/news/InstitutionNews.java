@@ -1,0 +1,109 @@
+package ample.ledger.standin.news;
+
+import ample.ledger.core.registrar.RegistrarNews;
+import ample.ledger.core.registrar.RegistrarNews.Seats;
+import ample.ledger.core.registrar.SeatWord;
+import ample.ledger.standin.clock.InstitutionClock;
+import java.time.Duration;
+import java.util.List;
+import org.springframework.context.event.ContextClosedEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** What has changed at the institution, in the order in which it did. Whoever asks can wait until something does. */
+@Component
+public class InstitutionNews {
+
+    private final SeatsMapper mapper;
+    private final InstitutionClock clock;
+    private final TransactionTemplate transaction;
+
+    private final Object changed = new Object();
+
+    /** How often those who wait were told to look again. */
+    private long tellings;
+
+    private boolean closed;
+
+    InstitutionNews(SeatsMapper mapper, InstitutionClock clock, PlatformTransactionManager transactions) {
+        this.mapper = mapper;
+        this.clock = clock;
+        this.transaction = new TransactionTemplate(transactions);
+    }
+
+    /** Takes words on seats over. One caller at a time: the numbers of changes are committed in their order. */
+    public synchronized void put(List<SeatWord> words) {
+        if (words.isEmpty()) {
+            return;
+        }
+        transaction.executeWithoutResult(status -> {
+            long change = mapper.nextChange();
+            words.forEach(word -> mapper.put(Seats.of(word), change));
+        });
+        tell();
+    }
+
+    /** The last word on every pool on which there was one. */
+    public List<Seats> standing() {
+        return mapper.since(0).stream().map(SeatsMapper.Row::seats).toList();
+    }
+
+    /**
+     * What came after a change.
+     *
+     * @param after the number of that change; 0 for everything
+     * @param patience how long to wait for something
+     */
+    public RegistrarNews after(long after, Duration patience) throws InterruptedException {
+        long seen = tellings();
+        List<SeatsMapper.Row> rows = mapper.since(after);
+        if (rows.isEmpty()) {
+            await(seen, patience);
+            rows = mapper.since(after);
+        }
+        return new RegistrarNews(
+                rows.isEmpty() ? after : rows.get(rows.size() - 1).change(),
+                clock.now(),
+                rows.stream().map(SeatsMapper.Row::seats).toList());
+    }
+
+    private long tellings() {
+        synchronized (changed) {
+            return tellings;
+        }
+    }
+
+    private void await(long seen, Duration patience) throws InterruptedException {
+        long end = System.nanoTime() + patience.toNanos();
+        synchronized (changed) {
+            long left = patience.toMillis();
+            while (tellings == seen && !closed && left > 0) {
+                changed.wait(left);
+                left = (end - System.nanoTime()) / 1_000_000;
+            }
+        }
+    }
+
+    private void tell() {
+        synchronized (changed) {
+            tellings++;
+            changed.notifyAll();
+        }
+    }
+
+    /** Whoever waits is answered with the moment that the clock shows now. */
+    @EventListener(InstitutionClock.Moved.class)
+    void clockMoved() {
+        tell();
+    }
+
+    @EventListener(ContextClosedEvent.class)
+    void close() {
+        synchronized (changed) {
+            closed = true;
+            changed.notifyAll();
+        }
+    }
+}

@@ -1,0 +1,5 @@
+/** Sign-on by OpenID Connect. */
+@NullMarked
+package ample.ledger.standin.sign;
+
+import org.jspecify.annotations.NullMarked;

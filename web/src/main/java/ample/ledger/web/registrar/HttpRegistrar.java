@@ -1,0 +1,129 @@
+package ample.ledger.web.registrar;
+
+import ample.ledger.core.registrar.Registrar;
+import ample.ledger.core.registrar.RegistrarAwayException;
+import ample.ledger.core.registrar.RegistrarNews;
+import ample.ledger.core.registrar.StudentFile;
+import io.github.resilience4j.circuitbreaker.CallNotPermittedException;
+import io.github.resilience4j.circuitbreaker.CircuitBreaker;
+import io.github.resilience4j.circuitbreaker.CircuitBreakerConfig;
+import java.net.http.HttpClient;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Optional;
+import java.util.concurrent.atomic.AtomicReference;
+import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.client.JdkClientHttpRequestFactory;
+import org.springframework.web.client.HttpClientErrorException;
+import org.springframework.web.client.RestClient;
+import org.springframework.web.client.RestClientException;
+
+/**
+ * The registrar's interface over HTTP. Everything that is asked here changes nothing there, so that a question without an answer is
+ * asked once more. After a few that had none in a row nothing is asked for some seconds: pages go on without it at once.
+ */
+final class HttpRegistrar implements Registrar {
+
+    private static final Logger LOG = LoggerFactory.getLogger(HttpRegistrar.class);
+    private static final int ENOUGH = 3;
+    private static final Duration REST = Duration.ofSeconds(3);
+
+    private final RestClient quick;
+    private final RestClient patient;
+    private final Clock clock;
+    private final CircuitBreaker breaker;
+
+    /** When it answered last. */
+    private final AtomicReference<Instant> heard;
+
+    HttpRegistrar(RegistrarSettings settings, Clock clock) {
+        this.clock = clock;
+        this.heard = new AtomicReference<>(clock.instant());
+        this.quick = client(settings, settings.patience());
+        // News is waited for at the other side.
+        this.patient = client(settings, settings.patience().plus(RegistrarNewsListener.WAIT));
+        this.breaker = CircuitBreaker.of(
+                "registrar",
+                CircuitBreakerConfig.custom()
+                        .slidingWindowSize(ENOUGH)
+                        .minimumNumberOfCalls(ENOUGH)
+                        .failureRateThreshold(100)
+                        .waitDurationInOpenState(REST)
+                        .permittedNumberOfCallsInHalfOpenState(1)
+                        .build());
+    }
+
+    private static RestClient client(RegistrarSettings settings, Duration patience) {
+        JdkClientHttpRequestFactory factory = new JdkClientHttpRequestFactory(
+                HttpClient.newBuilder().connectTimeout(settings.patience()).build());
+        factory.setReadTimeout(patience);
+        return RestClient.builder()
+                .baseUrl(settings.address())
+                .defaultHeader(HttpHeaders.AUTHORIZATION, "Bearer " + settings.key())
+                .requestFactory(factory)
+                .build();
+    }
+
+    @Override
+    public Optional<StudentFile> student(String student) {
+        try {
+            return Optional.of(answered(() -> breaker.executeSupplier(() -> twice(() ->
+                    quick.get().uri("/students/{student}", student).retrieve().body(StudentFile.class)))));
+        } catch (HttpClientErrorException refused) {
+            if (refused.getStatusCode() == HttpStatus.NOT_FOUND) {
+                return Optional.empty();
+            }
+            throw away(refused);
+        }
+    }
+
+    @Override
+    public RegistrarNews news(long after, Duration patience) {
+        try {
+            return answered(() -> patient.get()
+                    .uri("/news?after={after}&wait={wait}", after, patience.toSeconds())
+                    .retrieve()
+                    .body(RegistrarNews.class));
+        } catch (HttpClientErrorException refused) {
+            throw away(refused);
+        }
+    }
+
+    private static <T> @Nullable T twice(Supplier<@Nullable T> question) {
+        try {
+            return question.get();
+        } catch (HttpClientErrorException refused) {
+            throw refused;
+        } catch (RestClientException unheard) {
+            return question.get();
+        }
+    }
+
+    private <T> T answered(Supplier<@Nullable T> question) {
+        try {
+            T answer = question.get();
+            if (answer == null) {
+                throw new RestClientException("An empty answer");
+            }
+            heard.set(clock.instant());
+            return answer;
+        } catch (HttpClientErrorException refused) {
+            throw refused;
+        } catch (RestClientException | CallNotPermittedException unheard) {
+            throw away(unheard);
+        }
+    }
+
+    private RegistrarAwayException away(RuntimeException why) {
+        if (!(why instanceof CallNotPermittedException)) {
+            LOG.warn("The registrar does not answer as it should: {}", why.getMessage());
+        }
+        return new RegistrarAwayException(heard.get(), why);
+    }
+}

@@ -1,0 +1,28 @@
+package ample.ledger.web.registrar;
+
+import ample.ledger.core.registrar.Registrar;
+import ample.ledger.store.SeatWords;
+import java.time.Clock;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnWebApplication;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+
+/** The registrar that the settings name. */
+@Configuration(proxyBeanMethods = false)
+@ConditionalOnWebApplication
+class RegistrarConfiguration {
+
+    @Bean
+    Registrar registrar(RegistrarSettings settings, Clock clock) {
+        return settings.address().isBlank()
+                ? new NoRegistrar()
+                : new RememberedStudents(new HttpRegistrar(settings, clock), settings.fresh());
+    }
+
+    @Bean
+    @ConditionalOnProperty("ledger.registrar.address")
+    RegistrarNewsListener registrarNews(Registrar registrar, SeatWords words, Clock clock, RegistrarSettings settings) {
+        return new RegistrarNewsListener(registrar, words, clock, settings.followClock());
+    }
+}

@@ -1,0 +1,100 @@
+package ample.ledger.web.registrar;
+
+import ample.ledger.core.registrar.DemoClock;
+import ample.ledger.core.registrar.Registrar;
+import ample.ledger.core.registrar.RegistrarAwayException;
+import ample.ledger.core.registrar.RegistrarNews;
+import ample.ledger.core.registrar.SeatWord;
+import ample.ledger.store.SeatWords;
+import java.time.Clock;
+import java.time.Duration;
+import java.util.List;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.context.SmartLifecycle;
+
+/**
+ * Asks the registrar again and again what has changed, and keeps it. Each question waits at the other side until there is something
+ * to say. Every instance of the application asks; what one has heard before another is kept once.
+ */
+final class RegistrarNewsListener implements SmartLifecycle {
+
+    /** How long a question may wait. */
+    static final Duration WAIT = Duration.ofSeconds(20);
+
+    private static final Logger LOG = LoggerFactory.getLogger(RegistrarNewsListener.class);
+    private static final Duration PAUSE = Duration.ofMillis(500);
+
+    /** Less than this a clock that is asked over a network is never wrong for sure. */
+    private static final Duration NOT_MOVED = Duration.ofMillis(300);
+
+    private final Registrar registrar;
+    private final SeatWords words;
+    private final Clock clock;
+    private final boolean followClock;
+
+    private volatile boolean running;
+    private long last;
+
+    RegistrarNewsListener(Registrar registrar, SeatWords words, Clock clock, boolean followClock) {
+        this.registrar = registrar;
+        this.words = words;
+        this.clock = clock;
+        this.followClock = followClock;
+    }
+
+    @Override
+    public void start() {
+        running = true;
+        Thread thread = new Thread(this::listen, "registrar-news");
+        thread.setDaemon(true);
+        thread.start();
+    }
+
+    private void listen() {
+        boolean heard = true;
+        while (running) {
+            try {
+                take(registrar.news(last, heard && last > 0 ? WAIT : Duration.ZERO));
+                heard = true;
+            } catch (RegistrarAwayException away) {
+                heard = false;
+                rest();
+            } catch (RuntimeException trouble) {
+                LOG.warn("The registrar's news could not be kept; it is asked for again", trouble);
+                rest();
+            }
+        }
+    }
+
+    private void take(RegistrarNews news) {
+        if (followClock && clock instanceof DemoClock own) {
+            boolean moved = Duration.between(clock.instant(), news.now()).abs().compareTo(NOT_MOVED) > 0;
+            if (moved) {
+                own.moveTo(news.now());
+            }
+        }
+        List<SeatWord> seats =
+                news.seats().stream().map(RegistrarNews.Seats::word).toList();
+        words.put(seats);
+        last = news.last();
+    }
+
+    private void rest() {
+        try {
+            Thread.sleep(PAUSE.toMillis());
+        } catch (InterruptedException ending) {
+            running = false;
+        }
+    }
+
+    @Override
+    public void stop() {
+        running = false;
+    }
+
+    @Override
+    public boolean isRunning() {
+        return running;
+    }
+}

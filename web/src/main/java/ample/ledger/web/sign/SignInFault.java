@@ -1,0 +1,43 @@
+package ample.ledger.web.sign;
+
+import ample.ledger.core.schedule.Coded;
+import java.util.Arrays;
+import java.util.Optional;
+import org.springframework.security.oauth2.core.OAuth2Error;
+
+/** Why signing in did not succeed. */
+enum SignInFault implements Coded {
+    AWAY("The institution’s sign-on does not answer for the moment. Browsing and planning go on without it."),
+    NOT_BEGUN(
+            "This sign-in was not begun in this window, was not ended within ten minutes, or was ended before. Begin it again."),
+    REFUSED("The institution’s sign-on has not let you in."),
+    NOT_TRUSTED(
+            "What the sign-on answered cannot be trusted: it is out of date, or comes from another sign-on. Begin again. If it stays so, tell the registrar’s desk."),
+    NOBODY(
+            "The sign-on knows you, and does not say that you are a student, an adviser or at the registrar’s desk. Tell the desk.");
+
+    private final String sentence;
+
+    SignInFault(String sentence) {
+        this.sentence = sentence;
+    }
+
+    String sentence() {
+        return sentence;
+    }
+
+    /** What the error of a sign-in means to a person. */
+    static SignInFault of(OAuth2Error error) {
+        return switch (error.getErrorCode()) {
+            case "authorization_request_not_found", "invalid_state_parameter", "invalid_grant" -> NOT_BEGUN;
+            case "access_denied" -> REFUSED;
+            case Roles.NO_ROLE -> NOBODY;
+            case "temporarily_unavailable", "server_error" -> AWAY;
+            default -> NOT_TRUSTED;
+        };
+    }
+
+    static Optional<SignInFault> byCode(String code) {
+        return Arrays.stream(values()).filter(one -> one.code().equals(code)).findFirst();
+    }
+}
