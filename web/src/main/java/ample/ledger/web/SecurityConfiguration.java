@@ -62,6 +62,7 @@ class SecurityConfiguration {
         "/preferences",
         "/preferences/home",
         "/record",
+        "/record/forget",
         "/briefs/save",
         "/briefs/forget",
         "/{term}/week/add",

@@ -12,7 +12,8 @@ import java.util.function.Function;
  * @param stopping problems for which the registrar would refuse some of the week
  * @param full sections that have no free seat for the student
  * @param toKnow problems that the registrar does not mind, such as two exams on one day
- * @param unknown prerequisites of which the student's record does not say whether they are met
+ * @param unknown prerequisites of which the student's record does not say whether they are met, or which are met by what the student
+ *     supposes alone
  * @param perhaps sections for some groups only, where it is not known whether the student belongs to one
  */
 public record Judgement(
@@ -42,7 +43,8 @@ public record Judgement(
     }
 
     private static boolean isUnknown(Obstacle obstacle) {
-        return obstacle instanceof Obstacle.LacksPrerequisite lacks && lacks.verdict() == Verdict.UNKNOWN;
+        return obstacle instanceof Obstacle.LacksPrerequisite lacks
+                && (lacks.verdict() == Verdict.UNKNOWN || lacks.verdict() == Verdict.SUPPOSED);
     }
 
     /** Whether no problem is known. */

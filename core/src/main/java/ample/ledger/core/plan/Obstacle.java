@@ -72,7 +72,7 @@ public sealed interface Obstacle {
             implements Obstacle {
         @Override
         public boolean stops() {
-            return verdict != Evaluation.Verdict.UNKNOWN;
+            return verdict != Evaluation.Verdict.UNKNOWN && verdict != Evaluation.Verdict.SUPPOSED;
         }
     }
 

@@ -1,10 +1,18 @@
 package ample.ledger.core.registrar;
 
+import ample.ledger.core.requirement.RecordLines;
+import ample.ledger.core.requirement.StudentRecord;
+import ample.ledger.core.requirement.StudentRecord.Taken;
+import ample.ledger.core.schedule.StudentGroup;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDateTime;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -90,6 +98,38 @@ public record StudentFile(
         requirementsOwed = orNone(requirementsOwed);
         holds = orNone(holds);
         terms = orNone(terms);
+    }
+
+    /**
+     * The record by which conditions are judged. Of a line that cannot be read it is not known what it says, so that no course counts
+     * as missing then.
+     *
+     * @param supposed courses that the student supposes to pass
+     */
+    public StudentRecord record(List<Taken> supposed) {
+        RecordLines.Reading read =
+                RecordLines.read(courses.stream().map(CourseOnFile::line).collect(Collectors.joining("\n")));
+        Map<StudentGroup.About, Set<String>> groups = new EnumMap<>(StudentGroup.About.class);
+        programme.ifPresent(code -> groups.put(StudentGroup.About.PROGRAMME, Set.of(code)));
+        homeCampus.ifPresent(code -> groups.put(StudentGroup.About.CAMPUS, Set.of(code)));
+        cohort.ifPresent(code -> groups.put(StudentGroup.About.COHORT, Set.of(code)));
+        return new StudentRecord(
+                        read.faults().isEmpty()
+                                ? Set.of(StudentRecord.Part.values())
+                                : Set.of(StudentRecord.Part.PLACEMENTS),
+                        read.courses(),
+                        Optional.of(creditsEarned),
+                        Optional.of(level),
+                        Set.copyOf(placements),
+                        Set.of(),
+                        groups)
+                .supposing(supposed);
+    }
+
+    /** What of the record cannot be read, a sentence for each line. */
+    public List<String> unreadable() {
+        return RecordLines.read(courses.stream().map(CourseOnFile::line).collect(Collectors.joining("\n")))
+                .faults();
     }
 
     /** A list that another system left out has nothing in it. */

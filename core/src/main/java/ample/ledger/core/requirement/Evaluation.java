@@ -34,6 +34,8 @@ public final class Evaluation {
         IN_PROGRESS("in progress"),
         /** Met by what the student plans to take at the same time. */
         PLANNED("planned"),
+        /** Met if what the student supposes comes true. */
+        SUPPOSED("met if your what-if lines come true"),
         /** The record does not say. */
         UNKNOWN("your record does not say"),
         /** Somebody must be asked. */
@@ -131,19 +133,24 @@ public final class Evaluation {
         List<StudentRecord.Taken> taken = student.courses().stream()
                 .filter(course -> counting.contains(course.course()))
                 .toList();
-        boolean passed = taken.stream()
-                .flatMap(course -> course.grade().stream())
-                .anyMatch(grade -> grade.passes()
-                        && least.filter(bound -> grade.compareTo(bound) < 0).isEmpty());
-        if (passed) {
+        if (passes(taken.stream().filter(course -> !course.supposed()), least)) {
             return Verdict.MET;
         }
         if (taken.stream().anyMatch(StudentRecord.Taken::inProgress)) {
             return Verdict.IN_PROGRESS;
         }
-        return wanted.alongside() && planned.stream().anyMatch(counting::contains)
-                ? Verdict.PLANNED
+        if (wanted.alongside() && planned.stream().anyMatch(counting::contains)) {
+            return Verdict.PLANNED;
+        }
+        return passes(taken.stream(), least) || taken.stream().anyMatch(StudentRecord.Taken::supposesPass)
+                ? Verdict.SUPPOSED
                 : missing(Part.COURSES);
+    }
+
+    private static boolean passes(Stream<StudentRecord.Taken> taken, Optional<Grade> least) {
+        return taken.flatMap(course -> course.grade().stream())
+                .anyMatch(grade -> grade.passes()
+                        && least.filter(bound -> grade.compareTo(bound) < 0).isEmpty());
     }
 
     /** The course itself and those that stand for it, whichever of the two the registrar has said it of. */

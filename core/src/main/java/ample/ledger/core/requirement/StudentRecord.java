@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * What a student has done and is doing, as far as conditions ask for it.
@@ -63,7 +64,7 @@ public record StudentRecord(
     /** The credits of the courses passed, each counted once; of those that {@code schedule} does not post, none. */
     public static BigDecimal creditsOf(List<Taken> courses, Schedule schedule) {
         return courses.stream()
-                .filter(taken -> taken.grade().filter(Grade::passes).isPresent())
+                .filter(Taken::passed)
                 .map(Taken::course)
                 .distinct()
                 .flatMap(code -> schedule.course(code).stream())
@@ -73,10 +74,7 @@ public record StudentRecord(
 
     /** The courses passed. */
     public Set<CourseCode> passed() {
-        return courses.stream()
-                .filter(taken -> taken.grade().filter(Grade::passes).isPresent())
-                .map(Taken::course)
-                .collect(Collectors.toUnmodifiableSet());
+        return courses.stream().filter(Taken::passed).map(Taken::course).collect(Collectors.toUnmodifiableSet());
     }
 
     /** Whether the student is one of {@code group}; empty where the record does not say. */
@@ -87,16 +85,45 @@ public record StudentRecord(
         return codes.isEmpty() ? Optional.empty() : Optional.of(codes.stream().anyMatch(group.anyOf()::contains));
     }
 
+    /** The same with courses that the student supposes to have passed, or to pass before. */
+    public StudentRecord supposing(List<Taken> supposed) {
+        return new StudentRecord(
+                known,
+                Stream.concat(
+                                courses.stream(),
+                                supposed.stream().map(taken -> new Taken(taken.course(), taken.grade(), true)))
+                        .toList(),
+                creditsEarned,
+                level,
+                placements,
+                permissions,
+                groups);
+    }
+
     /**
      * A course on a record.
      *
-     * @param grade empty while it goes on
+     * @param grade empty while it goes on, and of what is supposed where any pass is meant
+     * @param supposed whether only the student supposes it: it is on no record
      */
-    public record Taken(CourseCode course, Optional<Grade> grade) {
+    public record Taken(CourseCode course, Optional<Grade> grade, boolean supposed) {
+
+        public Taken(CourseCode course, Optional<Grade> grade) {
+            this(course, grade, false);
+        }
 
         /** Whether it has no grade yet. */
         public boolean inProgress() {
-            return grade.isEmpty();
+            return grade.isEmpty() && !supposed;
+        }
+
+        /** Whether the student supposes to pass it, with whatever grade. */
+        boolean supposesPass() {
+            return grade.isEmpty() && supposed;
+        }
+
+        private boolean passed() {
+            return !supposed && grade.filter(Grade::passes).isPresent();
         }
     }
 }

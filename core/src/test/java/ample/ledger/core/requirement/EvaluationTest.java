@@ -1,9 +1,11 @@
 package ample.ledger.core.requirement;
 
 import static ample.ledger.core.fixtures.SectionBuilder.section;
+import static ample.ledger.core.requirement.Evaluation.Verdict.IN_PROGRESS;
 import static ample.ledger.core.requirement.Evaluation.Verdict.MET;
 import static ample.ledger.core.requirement.Evaluation.Verdict.NOT_MET;
 import static ample.ledger.core.requirement.Evaluation.Verdict.PLANNED;
+import static ample.ledger.core.requirement.Evaluation.Verdict.SUPPOSED;
 import static ample.ledger.core.requirement.Evaluation.Verdict.UNKNOWN;
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -20,6 +22,7 @@ import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -212,6 +215,46 @@ class EvaluationTest {
                 assertThat(formula.evaluate(shorter)).isFalse();
             }
         }
+    }
+
+    /** What is in progress and what is supposed count as LogicNG says of the formula with them; where a record is silent nothing is "not met". */
+    @Property(tries = 400)
+    void eachStepOfCertaintyAgreesWithLogic(@ForAll Random dice) {
+        Prerequisite expression = expression(dice, 3);
+        Map<String, Integer> certain = new HashMap<>();
+        COURSES.forEach(course -> certain.put(course, dice.nextInt(5)));
+        List<Taken> supposed = those(certain, 2)
+                .map(course -> new Taken(course(course), Optional.empty()))
+                .toList();
+        StudentRecord record = record(
+                        Stream.concat(those(certain, 0), those(certain, 1).map(course -> course + "="))
+                                .collect(Collectors.joining(";")))
+                .supposing(supposed);
+        StudentRecord silent = new StudentRecord(
+                Set.of(), record.courses(), Optional.empty(), Optional.empty(), Set.of(), Set.of(), Map.of());
+
+        Verdict verdict = judge(expression, record).verdict();
+
+        assertThat(verdict == MET).isEqualTo(holds(expression, certain, 0));
+        assertThat(verdict.compareTo(IN_PROGRESS) <= 0).isEqualTo(holds(expression, certain, 1));
+        assertThat(verdict.compareTo(SUPPOSED) <= 0).isEqualTo(holds(expression, certain, 2));
+        assertThat(judge(expression, silent).verdict()).isEqualTo(verdict == NOT_MET ? UNKNOWN : verdict);
+        assertThat(SUPPOSED.willDo())
+                .as("nobody is let in by what they suppose")
+                .isFalse();
+    }
+
+    private static Stream<String> those(Map<String, Integer> certain, int step) {
+        return COURSES.stream().filter(course -> certain.get(course) == step);
+    }
+
+    /** Whether the formula holds with all courses of this step and the more certain ones. */
+    private static boolean holds(Prerequisite expression, Map<String, Integer> certain, int step) {
+        FormulaFactory formulas = new FormulaFactory();
+        return formula(expression, formulas)
+                .evaluate(new Assignment(COURSES.stream()
+                        .map(course -> formulas.literal(name(course), certain.get(course) <= step))
+                        .toArray(Literal[]::new)));
     }
 
     private static Prerequisite expression(Random dice, int depth) {

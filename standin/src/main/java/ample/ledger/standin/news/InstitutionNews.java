@@ -53,10 +53,11 @@ public class InstitutionNews {
     /**
      * What came after a change.
      *
-     * @param after the number of that change; 0 for everything
+     * @param known the number of that change; 0 for everything, and so is a number that was never given
      * @param patience how long to wait for something
      */
-    public RegistrarNews after(long after, Duration patience) throws InterruptedException {
+    public RegistrarNews after(long known, Duration patience) throws InterruptedException {
+        long after = known > mapper.last() ? 0 : known;
         long seen = tellings();
         List<SeatsMapper.Row> rows = mapper.since(after);
         if (rows.isEmpty()) {

@@ -33,6 +33,10 @@ interface SeatsMapper {
             + " ORDER BY change, term, pool")
     List<Row> since(long change);
 
+    /** The number of the last change; 0 where there was none. */
+    @Select("SELECT coalesce(max(change), 0) FROM seats")
+    long last();
+
     @Select("SELECT nextval('change')")
     @Options(flushCache = Options.FlushCachePolicy.TRUE)
     long nextChange();

@@ -224,15 +224,14 @@ public class Keeping {
      * Gives everything that a guest has made to the student as whom they just signed in. What the student has no room for stays
      * with the guest.
      *
-     * @param known the record that holds where neither the student nor the guest has said anything of theirs
      * @return whether nothing had to stay
      */
-    public boolean adopt(HttpServletRequest request, String name, KeptRecord known) {
+    public boolean adopt(HttpServletRequest request, String name) {
         request.removeAttribute(OF_THIS_REQUEST);
         GuestCookie cookie = GuestCookie.of(request);
         Optional<Kept> guest = cookie.owner().flatMap(visitors::find).map(found -> KeptJson.read(found.content()));
         String student = Visitors.student(name);
-        boolean all = takeOver(student, guest.orElse(Kept.NOTHING), known);
+        boolean all = takeOver(student, guest.orElse(Kept.NOTHING));
         if (all && guest.isPresent()) {
             shares.handOver(cookie.owner().orElseThrow(), student);
             visitors.forget(cookie.owner().orElseThrow());
@@ -241,11 +240,11 @@ public class Keeping {
         return all;
     }
 
-    private boolean takeOver(String student, Kept guest, KeptRecord known) {
+    private boolean takeOver(String student, Kept guest) {
         try {
             return visitors.change(student, content -> {
                 Kept both = content.map(KeptJson::read).orElse(Kept.NOTHING).adopting(guest);
-                Kept after = fitting(both.record().says(known) ? both : both.with(known), LARGEST);
+                Kept after = fitting(both, LARGEST);
                 return new Visitors.Change<>(
                         Optional.of(KeptJson.write(after)),
                         guest.plans().plans().stream().allMatch(after.plans()::holds));

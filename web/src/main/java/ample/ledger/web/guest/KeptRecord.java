@@ -1,6 +1,5 @@
 package ample.ledger.web.guest;
 
-import ample.ledger.core.registrar.StudentFile;
 import ample.ledger.core.requirement.RecordLines;
 import ample.ledger.core.requirement.StudentRecord;
 import ample.ledger.core.requirement.StudentRecord.Part;
@@ -19,7 +18,7 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What a student said of their record, as they typed it.
+ * What somebody said of their record, as they typed it; of a student whose record the registrar has, what they suppose beside it.
  *
  * @param courses one a line, as {@link RecordLines} reads them
  * @param credits earned; empty for those of the courses
@@ -49,24 +48,19 @@ public record KeptRecord(String courses, String credits, String level, String pl
         this.programme = cut(programme);
     }
 
-    /** What the institution knows of a student. */
-    public static KeptRecord of(StudentFile file) {
-        return new KeptRecord(
-                file.courses().stream().map(StudentFile.CourseOnFile::line).collect(Collectors.joining("\n")),
-                file.creditsEarned().stripTrailingZeros().toPlainString(),
-                String.valueOf(file.level()),
-                String.join("\n", file.placements()),
-                file.programme().orElse(""));
-    }
-
     private static String cut(@Nullable String text) {
         String stripped = text == null ? "" : PlainText.of(text).strip();
         return stripped.length() > LONGEST ? stripped.substring(0, LONGEST) : stripped;
     }
 
-    /** Whether it has something to say beside what the institution knows: courses, or anything where the institution knows none. */
-    boolean says(KeptRecord known) {
-        return said() && (!courses.isEmpty() || known.courses.isEmpty());
+    /** The courses, as what a student supposes beside what the registrar has of them. */
+    public List<StudentRecord.Taken> supposed() {
+        return RecordLines.read(courses).courses();
+    }
+
+    /** Only the courses: of all else of a student the registrar knows. */
+    public KeptRecord coursesAlone() {
+        return new KeptRecord(courses, "", "", "", "");
     }
 
     /** Whether anything was said. */

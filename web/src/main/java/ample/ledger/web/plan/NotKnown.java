@@ -2,6 +2,7 @@ package ample.ledger.web.plan;
 
 import ample.ledger.core.plan.Attendance;
 import ample.ledger.core.plan.Judgement;
+import ample.ledger.core.requirement.Evaluation.Verdict;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
@@ -14,16 +15,25 @@ final class NotKnown {
     /** "Not known here: whether you meet what TIDE 214 T1 asks; whether TIDE 390d T1r is open to you." Empty where all is known. */
     static String of(Judgement judgement) {
         List<String> parts = new ArrayList<>();
-        String asking = names(
-                judgement.unknown().stream().map(lacks -> lacks.attendance().toString()));
+        String asking = names(asking(judgement, Verdict.UNKNOWN));
         if (!asking.isEmpty()) {
             parts.add("whether you meet what is asked before " + asking);
+        }
+        String supposed = names(asking(judgement, Verdict.SUPPOSED));
+        if (!supposed.isEmpty()) {
+            parts.add("whether your what-if lines come true, on which " + supposed + " depends");
         }
         String some = names(judgement.perhaps().stream().map(Attendance::toString));
         if (!some.isEmpty()) {
             parts.add("whether you may take " + some);
         }
         return parts.isEmpty() ? "" : "Not known here: " + String.join("; ", parts) + ".";
+    }
+
+    private static Stream<String> asking(Judgement judgement, Verdict verdict) {
+        return judgement.unknown().stream()
+                .filter(lacks -> lacks.verdict() == verdict)
+                .map(lacks -> lacks.attendance().toString());
     }
 
     /** "A, B and C". */

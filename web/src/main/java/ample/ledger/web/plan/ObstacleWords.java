@@ -228,6 +228,7 @@ final class ObstacleWords {
         String asks = lacks.attendance() + " needs " + lacks.prerequisite().sentence();
         return switch (lacks.verdict()) {
             case UNKNOWN -> asks + " Whether you meet that is not known here.";
+            case SUPPOSED -> asks + " You meet that if your what-if lines come true.";
             case NEEDS_PERMISSION -> asks + " Somebody must be asked.";
             case NOT_MET, MET, IN_PROGRESS, PLANNED -> asks + " Your record does not meet it.";
         };

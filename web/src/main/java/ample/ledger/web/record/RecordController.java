@@ -2,13 +2,18 @@ package ample.ledger.web.record;
 
 import ample.ledger.core.requirement.RecordLines;
 import ample.ledger.core.schedule.Programme;
+import ample.ledger.core.schedule.Schedule;
 import ample.ledger.web.guard.Limits;
 import ample.ledger.web.guest.Keeping;
 import ample.ledger.web.guest.KeptRecord;
 import ample.ledger.web.head.Head;
+import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Addresses;
 import ample.ledger.web.term.Local;
+import ample.ledger.web.term.PostedTerm;
 import ample.ledger.web.term.Terms;
+import ample.ledger.web.visit.FromRegistrar;
+import ample.ledger.web.visit.Visits;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -23,7 +28,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 
-/** Shows what a student said of their record, and keeps it. */
+/** Shows a record: a student's as the registrar has it, with what they suppose beside it; and a guest's as they typed it. */
 @Controller
 class RecordController {
 
@@ -35,8 +40,10 @@ class RecordController {
     private final Limits limits;
 
     private final Head head;
+    private final Visits visits;
 
-    RecordController(Terms terms, Keeping keeping, Limits limits, Head head) {
+    RecordController(Terms terms, Keeping keeping, Limits limits, Head head, Visits visits) {
+        this.visits = visits;
         this.head = head;
         this.limits = limits;
         this.keeping = keeping;
@@ -48,6 +55,13 @@ class RecordController {
     String record(@RequestParam(defaultValue = "/") String back, HttpServletRequest request, Model model) {
         KeptRecord record = keeping.needed(request).record();
         return page(record, faults(record), back, request, model);
+    }
+
+    /** Forgets what was typed: a guest's record, or what a student supposes. */
+    @PostMapping("/record/forget")
+    String forget(@RequestParam(defaultValue = "/") String back, HttpServletRequest request) {
+        keeping.change(request, kept -> kept.with(KeptRecord.NONE));
+        return "redirect:" + Addresses.with("/record", "back", Local.address(back));
     }
 
     /**
@@ -78,7 +92,8 @@ class RecordController {
                 level,
                 placements,
                 programme);
-        keeping.change(request, kept -> kept.with(record));
+        boolean official = registrar(request).file().isPresent();
+        keeping.change(request, kept -> kept.with(official ? record.coursesAlone() : record));
         List<String> faults = faults(record);
         if (tooLarge) {
             faults.add("The file is larger than any list of courses: 8 KB at most. It was left out.");
@@ -88,13 +103,23 @@ class RecordController {
 
     private String page(KeptRecord record, List<String> faults, String back, HttpServletRequest request, Model model) {
         head.putBeside(model, request, Local.address(back));
+        FromRegistrar registrar = registrar(request);
+        model.addAttribute("away", registrar.awaySince().isPresent());
         model.addAttribute("record", record);
         model.addAttribute("back", Local.address(back));
         model.addAttribute("faults", faults);
         model.addAttribute("programmes", programmes());
         model.addAttribute(
                 "preferencesAddress", Addresses.with("/preferences", "back", Addresses.with("/record", "back", back)));
-        return "record/page";
+        List<Schedule> posted = terms.all().stream().map(PostedTerm::schedule).toList();
+        registrar
+                .file()
+                .ifPresent(file -> model.addAttribute("own", new OwnRecordWords(file, posted).of(record.courses())));
+        return registrar.file().isPresent() ? "record/own" : "record/page";
+    }
+
+    private FromRegistrar registrar(HttpServletRequest request) {
+        return visits.of(request, Preferences.USUAL).registrar();
     }
 
     /** Those of all terms posted, each once, by name. */

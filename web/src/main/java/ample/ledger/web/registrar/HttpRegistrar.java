@@ -23,6 +23,7 @@ import org.springframework.http.client.JdkClientHttpRequestFactory;
 import org.springframework.web.client.HttpClientErrorException;
 import org.springframework.web.client.RestClient;
 import org.springframework.web.client.RestClientException;
+import org.springframework.web.client.RestClientResponseException;
 
 /**
  * The registrar's interface over HTTP. Everything that is asked here changes nothing there, so that a question without an answer is
@@ -120,9 +121,16 @@ final class HttpRegistrar implements Registrar {
         }
     }
 
+    private static String said(RuntimeException why) {
+        return why instanceof RestClientResponseException answer
+                ? "status " + answer.getStatusCode().value()
+                : why.getClass().getSimpleName();
+    }
+
     private RegistrarAwayException away(RuntimeException why) {
         if (!(why instanceof CallNotPermittedException)) {
-            LOG.warn("The registrar does not answer as it should: {}", why.getMessage());
+            // Without what it has said: that is about a person.
+            LOG.warn("The registrar does not answer as it should: {}", said(why));
         }
         return new RegistrarAwayException(heard.get(), why);
     }

@@ -10,9 +10,9 @@ import org.jspecify.annotations.Nullable;
  *
  * @param rules what is asked beside prerequisites
  * @param record the address of the student's record, which leads back
- * @param judged whether there is a record to judge by
+ * @param about what the record is to this page: "Judged by your record"
  */
-public record Asks(List<Need> needs, List<Rule> rules, String record, boolean judged) {
+public record Asks(List<Need> needs, List<Rule> rules, String record, String about) {
 
     public Asks {
         needs = List.copyOf(needs);
@@ -26,7 +26,9 @@ public record Asks(List<Need> needs, List<Rule> rules, String record, boolean ju
                 rules.prerequisites().stream().map(words::need).toList(),
                 new RuleWords(judging, rules, own).rules(),
                 record,
-                judging.student().isPresent());
+                judging.student().isEmpty()
+                        ? "Say what is on your record, to see whether you meet it"
+                        : judging.official() ? "Judged by your record" : "Judged by what you said of your record");
     }
 
     /** Whether anybody may take it. */

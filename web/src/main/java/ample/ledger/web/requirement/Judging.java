@@ -15,9 +15,14 @@ import java.util.Optional;
  * @param person who asks, as far as seats, restrictions and openings depend on it
  * @param student empty where no record was given
  * @param evaluation by the record, and by what the student keeps for the term; empty where no record was given
+ * @param official whether the record is the registrar's, and not what somebody has typed
  */
 public record Judging(
-        Schedule schedule, Person person, Optional<StudentRecord> student, Optional<Evaluation> evaluation) {
+        Schedule schedule,
+        Person person,
+        Optional<StudentRecord> student,
+        Optional<Evaluation> evaluation,
+        boolean official) {
 
     public static Judging of(Schedule schedule, Visit visit) {
         Optional<StudentRecord> student = visit.record(schedule);
@@ -28,6 +33,7 @@ public record Judging(
                 schedule,
                 visit.person(schedule),
                 student,
-                student.map(record -> new Evaluation(record, planned, schedule)));
+                student.map(record -> new Evaluation(record, planned, schedule)),
+                visit.registrar().file().isPresent());
     }
 }

@@ -109,7 +109,10 @@ final class NeedsWords {
                 .limit(MOST_WAYS)
                 .map(way -> way.stream().map(this::words).collect(Collectors.joining(" and ")))
                 .collect(Collectors.joining("; or "));
-        return (ways.size() == 1 ? "What is missing: " : "Any of these would do: ")
+        String begins = judged.verdict() == Evaluation.Verdict.SUPPOSED
+                ? "On your record is still missing: "
+                : "What is missing: ";
+        return (ways.size() == 1 ? begins : "Any of these would do: ")
                 + said
                 + (ways.size() > MOST_WAYS ? "; or one of %d more ways.".formatted(ways.size() - MOST_WAYS) : ".");
     }

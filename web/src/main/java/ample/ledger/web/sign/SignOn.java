@@ -1,11 +1,8 @@
 package ample.ledger.web.sign;
 
-import ample.ledger.core.registrar.Registrar;
-import ample.ledger.core.registrar.RegistrarAwayException;
 import ample.ledger.web.guard.ClientAddress;
 import ample.ledger.web.guard.Refusal;
 import ample.ledger.web.guest.Keeping;
-import ample.ledger.web.guest.KeptRecord;
 import ample.ledger.web.term.Addresses;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
@@ -48,18 +45,15 @@ public class SignOn {
     private final ClientRegistrationRepository providers;
     private final SignInSettings settings;
     private final FlashMapManager told;
-    private final Registrar registrar;
 
     SignOn(
             Keeping keeping,
             Provider provider,
             ClientRegistrationRepository providers,
             SignInSettings settings,
-            FlashMapManager told,
-            Registrar registrar) {
+            FlashMapManager told) {
         this.provider = provider;
         this.providers = providers;
-        this.registrar = registrar;
         this.keeping = keeping;
         this.settings = settings;
         this.told = told;
@@ -111,7 +105,7 @@ public class SignOn {
         LOG.info("{} has signed in from {}", who.getName(), ClientAddress.of(request));
         String back = SignInCookie.back(request);
         String address = back.equals("/") && desk ? "/desk" : back;
-        if (student && !keeping.adopt(request, who.getName(), recordOf(who.getName()))) {
+        if (student && !keeping.adopt(request, who.getName())) {
             tell(request, response, address);
         }
         response.sendRedirect(address);
@@ -128,14 +122,6 @@ public class SignOn {
                 "Not all plans of this visit could be brought to yours, which are as many as can be kept. They are here again when you sign out.");
         map.setTargetRequestPath(address.replaceAll("[?#].*", ""));
         told.saveOutputFlashMap(map, request, response);
-    }
-
-    private KeptRecord recordOf(String name) {
-        try {
-            return registrar.student(name).map(KeptRecord::of).orElse(KeptRecord.NONE);
-        } catch (RegistrarAwayException away) {
-            return KeptRecord.NONE;
-        }
     }
 
     /** Says on the page to sign in what went wrong, and keeps where the visitor was. */

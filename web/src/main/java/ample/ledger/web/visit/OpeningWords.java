@@ -5,6 +5,7 @@ import ample.ledger.core.registrar.Hold;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.web.words.Words;
 import java.time.Duration;
+import java.time.Instant;
 import java.time.LocalDateTime;
 import java.util.Optional;
 
@@ -18,6 +19,12 @@ public final class OpeningWords {
 
     /** In a few words, for the head of every page; empty where the student's credits are not known, and where nothing opens. */
     public static String shortly(Visit visit, Schedule schedule) {
+        Optional<Instant> away = visit.registrar().awaySince();
+        if (away.isPresent()) {
+            return "The registrar has not answered since "
+                    + Words.moment(LocalDateTime.ofInstant(
+                            away.get(), schedule.institution().zone()));
+        }
         if (!visit.holds().isEmpty()) {
             return "A hold stops registering";
         }

@@ -7,6 +7,7 @@ import ample.ledger.core.reading.OwnOpening;
 import ample.ledger.core.reading.Person;
 import ample.ledger.core.reading.StatusReading;
 import ample.ledger.core.registrar.Hold;
+import ample.ledger.core.registrar.StudentFile;
 import ample.ledger.core.requirement.StudentRecord;
 import ample.ledger.core.schedule.CampusCode;
 import ample.ledger.core.schedule.Schedule;
@@ -39,10 +40,10 @@ public final class Visit {
     private final Map<TermCode, Person> people = new ConcurrentHashMap<>();
     private final Map<TermCode, Moment> moments = new ConcurrentHashMap<>();
 
-    private final List<Hold> holds;
+    private final FromRegistrar registrar;
 
-    Visit(Instant instant, Kept kept, Preferences preferences, PostedSchedules posted, List<Hold> holds) {
-        this.holds = List.copyOf(holds);
+    Visit(Instant instant, Kept kept, Preferences preferences, PostedSchedules posted, FromRegistrar registrar) {
+        this.registrar = registrar;
         this.posted = posted;
         this.instant = instant;
         this.kept = kept;
@@ -55,7 +56,7 @@ public final class Visit {
 
     /** The same moment for somebody who belongs to no group, for whom lists and documents for programs are written. */
     public Visit ofNobody() {
-        return new Visit(instant, Kept.NOTHING, Preferences.USUAL, posted, List.of());
+        return new Visit(instant, Kept.NOTHING, Preferences.USUAL, posted, FromRegistrar.NOTHING);
     }
 
     public Kept kept() {
@@ -68,7 +69,12 @@ public final class Visit {
 
     /** What keeps a signed-in student from registering, as the institution says. */
     public List<Hold> holds() {
-        return holds;
+        return registrar.file().map(StudentFile::holds).orElse(List.of());
+    }
+
+    /** What the registrar has said of who asks. */
+    public FromRegistrar registrar() {
+        return registrar;
     }
 
     /** When registration for {@code schedule} opens for who asks; empty where their credits are not known, and where nothing opens. */
@@ -83,9 +89,14 @@ public final class Visit {
         return LocalDateTime.ofInstant(instant, schedule.institution().zone());
     }
 
-    /** The record that was given; empty where none was. */
+    /**
+     * The record: as the registrar has it, with what the student supposes; or as it was typed. Empty where there is neither.
+     */
     public Optional<StudentRecord> record(Schedule schedule) {
         KeptRecord record = kept.record();
+        if (registrar.file().isPresent()) {
+            return registrar.file().map(file -> file.record(record.supposed()));
+        }
         return record.said() ? Optional.of(record.read(preferences.home(), schedule)) : Optional.empty();
     }
 

@@ -1,15 +1,14 @@
 package ample.ledger.web.visit;
 
-import ample.ledger.core.registrar.Hold;
 import ample.ledger.core.registrar.Registrar;
-import ample.ledger.core.registrar.StudentFile;
+import ample.ledger.core.registrar.RegistrarAwayException;
 import ample.ledger.web.guest.Keeping;
 import ample.ledger.web.guest.Kept;
 import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Places;
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.Clock;
-import java.util.List;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
 
 /** Begins visits. */
@@ -30,16 +29,21 @@ public class Visits {
 
     /** Of who sends {@code request}; as of a new guest where what is kept of them cannot be reached for the moment. */
     public Visit of(HttpServletRequest request, Preferences preferences) {
-        List<Hold> holds = Keeping.studentName(request)
-                .flatMap(registrar::student)
-                .map(StudentFile::holds)
-                .orElse(List.of());
-        return new Visit(clock.instant(), keeping.of(request), preferences, places.schedules(), holds);
+        FromRegistrar said = Keeping.studentName(request).map(this::ask).orElse(FromRegistrar.NOTHING);
+        return new Visit(clock.instant(), keeping.of(request), preferences, places.schedules(), said);
+    }
+
+    private FromRegistrar ask(String student) {
+        try {
+            return new FromRegistrar(registrar.student(student), Optional.empty());
+        } catch (RegistrarAwayException away) {
+            return new FromRegistrar(Optional.empty(), Optional.of(away.since()));
+        }
     }
 
     /** Of somebody for whom {@code kept} is kept. */
     public Visit of(Kept kept, Preferences preferences) {
-        return new Visit(clock.instant(), kept, preferences, places.schedules(), List.of());
+        return new Visit(clock.instant(), kept, preferences, places.schedules(), FromRegistrar.NOTHING);
     }
 
     /** Of somebody who belongs to no group, for whom lists are written. */

@@ -27,6 +27,7 @@ class RoutesTest {
             "/preferences",
             "/preferences/home",
             "/record",
+            "/record/forget",
             "/briefs/save",
             "/briefs/forget",
             "/{term}/week/add",

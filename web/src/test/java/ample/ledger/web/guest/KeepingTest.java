@@ -164,9 +164,10 @@ class KeepingTest {
     void whoSignsInBringsEverythingAndNothingOfItStaysInTheBrowser() {
         keeping.changePlans(browser.asks(), book -> noting(book, "made as a guest"));
         keeping.change(browser.asks(), kept -> kept.saving("Mornings", "/autumn-2031/browse?to=12:00"));
+        keeping.change(browser.asks(), kept -> kept.with(SECOND_YEAR));
         keeping.changePlans(new Browser().asksAs("maris"), book -> noting(book, "hers"));
 
-        assertThat(keeping.adopt(browser.asks(), "maris", SECOND_YEAR)).isTrue();
+        assertThat(keeping.adopt(browser.asks(), "maris")).isTrue();
 
         Kept after = keeping.of(browser.asksAs("maris"));
         assertThat(after.plans().ofSeason(SEASON)).extracting(Plan::notes).containsExactly("hers", "made as a guest");
@@ -180,8 +181,8 @@ class KeepingTest {
     @Test
     void aSecondStudentSeesNothingOfTheFirst() {
         keeping.change(browser.asks(), kept -> kept.with(new KeptRecord("NUMB 112 A", "", "", "", "")));
-        keeping.adopt(browser.asks(), "maris", SECOND_YEAR);
-        keeping.adopt(browser.asks(), "odo", KeptRecord.NONE);
+        keeping.adopt(browser.asks(), "maris");
+        keeping.adopt(browser.asks(), "odo");
 
         assertThat(keeping.of(browser.asksAs("maris")).record().courses()).isEqualTo("NUMB 112 A");
         assertThat(keeping.of(browser.asksAs("odo")).record()).isEqualTo(KeptRecord.NONE);
@@ -195,7 +196,7 @@ class KeepingTest {
         }
         keeping.changePlans(browser.asks(), book -> noting(book, "made as a guest"));
 
-        assertThat(keeping.adopt(browser.asks(), "maris", SECOND_YEAR)).isFalse();
+        assertThat(keeping.adopt(browser.asks(), "maris")).isFalse();
 
         assertThat(notes(browser.asks())).isEqualTo("made as a guest");
         verify(shares, never()).handOver(anyString(), anyString());

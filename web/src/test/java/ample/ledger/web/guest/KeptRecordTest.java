@@ -2,48 +2,18 @@ package ample.ledger.web.guest;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import ample.ledger.core.registrar.StudentFile;
-import ample.ledger.core.registrar.StudentFile.CourseOnFile;
-import java.math.BigDecimal;
-import java.time.Instant;
-import java.util.List;
-import java.util.Optional;
+import ample.ledger.core.requirement.StudentRecord.Taken;
 import org.junit.jupiter.api.Test;
 
-/** What the institution knows fills a record that names no courses; what a student has written of their courses stays. */
 class KeptRecordTest {
 
-    private static final KeptRecord KNOWN = KeptRecord.of(new StudentFile(
-            "maris",
-            "Maris",
-            Instant.EPOCH,
-            BigDecimal.valueOf(46),
-            2,
-            Optional.of("glaciology"),
-            Optional.of("tidewall"),
-            Optional.empty(),
-            List.of(
-                    new CourseOnFile("GLAC 120", Optional.of("A-"), Optional.empty()),
-                    new CourseOnFile("RHET 240", Optional.empty(), Optional.empty())),
-            List.of(),
-            List.of(),
-            List.of(),
-            List.of(),
-            List.of()));
-
+    /** Of a student the registrar knows the credits, the year and the programme: what they typed of these as a guest is over. */
     @Test
-    void theInstitutionsRecordReadsAsOne() {
-        assertThat(KNOWN.courses()).isEqualTo("GLAC 120 A-\nRHET 240");
-        assertThat(KNOWN.credits()).isEqualTo("46");
-        assertThat(KNOWN.level()).isEqualTo("2");
-        assertThat(KNOWN.programme()).isEqualTo("glaciology");
-    }
+    void ofAStudentOnlyCoursesAreSupposed() {
+        KeptRecord typed = new KeptRecord("GLAC 120 B\nNUMB 112", "46", "2", "Tide test", "glaciology");
 
-    @Test
-    void coursesThatWereWrittenStay() {
-        assertThat(new KeptRecord("GLAC 120 B", "", "", "", "").says(KNOWN)).isTrue();
-        assertThat(new KeptRecord("", "46", "2", "", "glaciology").says(KNOWN)).isFalse();
-        assertThat(new KeptRecord("", "46", "", "", "").says(KeptRecord.NONE)).isTrue();
-        assertThat(KeptRecord.NONE.says(KNOWN)).isFalse();
+        assertThat(typed.coursesAlone()).isEqualTo(new KeptRecord("GLAC 120 B\nNUMB 112", "", "", "", ""));
+        assertThat(typed.supposed()).extracting(Taken::course).hasToString("[GLAC 120, NUMB 112]");
+        assertThat(KeptRecord.NONE.supposed()).isEmpty();
     }
 }

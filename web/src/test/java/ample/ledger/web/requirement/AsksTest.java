@@ -136,7 +136,7 @@ class AsksTest {
                 List.of(Optional.<StudentRecord>empty(), Optional.of(record("GLAC 120 B", "NUMB 112 C")))) {
             KERNEL.courses().forEach(course -> {
                 Asks asks = asks(course.rules(), student, List.of());
-                assertThat(asks.judged()).isEqualTo(student.isPresent());
+                assertThat(asks.about()).startsWith(student.isPresent() ? "Judged by what you said" : "Say what is on");
                 assertThat(asks.nothing())
                         .isEqualTo(course.rules().equals(new CourseRules(List.of(), List.of(), List.of(), List.of())));
                 assertThat(asks.needs()).allSatisfy(need -> {
@@ -160,7 +160,8 @@ class AsksTest {
                 KERNEL,
                 Person.of(KERNEL, student, Schedules.NOW),
                 student,
-                student.map(record -> new Evaluation(record, planned, KERNEL)));
+                student.map(record -> new Evaluation(record, planned, KERNEL)),
+                false);
         return Asks.of(judging, rules, List.of(), "/record");
     }
 
