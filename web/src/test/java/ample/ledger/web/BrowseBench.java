@@ -3,6 +3,7 @@ package ample.ledger.web;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Page;
+import java.net.URI;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
@@ -129,11 +130,8 @@ public final class BrowseBench {
             page.context().close();
             firstView(chromium.browser(), browse);
             System.out.println("signed in as a student:");
-            Page students = open(chromium.browser(), arguments[0] + "/sign-in");
-            students.getByLabel("Name").fill(PagesBench.STUDENT);
-            students.getByLabel("Password").fill(PagesBench.STUDENTS_PASSWORD);
-            students.getByLabel("Password").press("Enter");
-            students.waitForURL(address -> !address.contains("sign-in"));
+            Page students = open(chromium.browser(), browse);
+            SignIn.in(students, URI.create(arguments[0]), PagesBench.STUDENT);
             students.navigate(browse);
             changes(students, browse);
         }

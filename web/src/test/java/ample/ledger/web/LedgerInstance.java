@@ -13,10 +13,6 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.function.Predicate;
-import java.util.function.Supplier;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.boot.SpringApplication;
@@ -49,10 +45,16 @@ public record LedgerInstance(ConfigurableApplicationContext context, URI root) i
                 "--ledger.clock=2031-06-17T08:41:00Z",
                 "--logging.level.root=warn",
                 "--spring.main.banner-mode=off"));
+        // What is given twice would be taken for a list.
+        all.removeIf(usual -> Arrays.stream(options).anyMatch(own -> name(own).equals(name(usual))));
         all.addAll(Arrays.asList(options));
         ConfigurableApplicationContext context = application.run(all.toArray(String[]::new));
         String port = context.getEnvironment().getRequiredProperty("local.server.port");
         return new LedgerInstance(context, URI.create("http://127.0.0.1:" + port));
+    }
+
+    private static String name(String option) {
+        return option.replaceFirst("=.*", "");
     }
 
     /** Beside others of the same database. */
@@ -134,56 +136,7 @@ public record LedgerInstance(ConfigurableApplicationContext context, URI root) i
 
         /** @param back where to go afterwards */
         public HttpResponse<String> signIn(String name, String back) throws IOException, InterruptedException {
-            URI begin = root.resolve("/sign-in/begin/institution?back=" + encode(back));
-            HttpResponse<String> form = upTo(get(begin), answer -> isCallback(answer) || answer.statusCode() != 302);
-            if (isCallback(form)) {
-                // Who is signed in there already is not asked again.
-                return form;
-            }
-            Matcher token =
-                    Pattern.compile("name=\"_csrf\"[^>]*value=\"([^\"]*)\"").matcher(form.body());
-            if (!token.find()) {
-                throw new IllegalStateException("No form to sign in: " + form.body());
-            }
-            HttpRequest filled = HttpRequest.newBuilder(form.uri())
-                    .header("Content-Type", "application/x-www-form-urlencoded")
-                    .POST(HttpRequest.BodyPublishers.ofString("username=" + encode(name) + "&password="
-                            + encode(Institution.PASSWORD) + "&_csrf=" + encode(token.group(1))))
-                    .build();
-            HttpResponse<String> signedIn = client.send(filled, HttpResponse.BodyHandlers.ofString());
-            return upTo(signedIn, Visitor::isCallback);
-        }
-
-        private static boolean isCallback(HttpResponse<String> answer) {
-            return answer.uri().getPath().startsWith("/login/oauth2/code/");
-        }
-
-        private HttpResponse<String> get(URI address) throws IOException, InterruptedException {
-            return client.send(
-                    HttpRequest.newBuilder(address)
-                            .header("Accept", "text/html,*/*")
-                            .timeout(Duration.ofSeconds(60))
-                            .build(),
-                    HttpResponse.BodyHandlers.ofString());
-        }
-
-        /** The first of the answers, each of which leads to the next, of which {@code wanted} holds. */
-        private HttpResponse<String> upTo(HttpResponse<String> answer, Predicate<HttpResponse<String>> wanted)
-                throws IOException, InterruptedException {
-            HttpResponse<String> last = answer;
-            for (int i = 0; !wanted.test(last); i++) {
-                String next = last.headers().firstValue("Location").orElseThrow(unexpected("leads nowhere", last));
-                if (i > 8) {
-                    throw unexpected("leads on and on", last).get();
-                }
-                last = get(last.uri().resolve(next));
-            }
-            return last;
-        }
-
-        private static Supplier<IllegalStateException> unexpected(String what, HttpResponse<String> answer) {
-            return () -> new IllegalStateException(
-                    answer.uri() + " " + what + ": " + answer.statusCode() + " " + answer.body());
+            return SignIn.by(client, root, name, back);
         }
 
         /** A file as a form sends it. */

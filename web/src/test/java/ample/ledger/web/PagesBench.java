@@ -33,9 +33,6 @@ public final class PagesBench {
     /** In the second year of Glaciology, with 46 credits. */
     static final String STUDENT = "maris";
 
-    /** What the command that starts the application sets. */
-    static final String STUDENTS_PASSWORD = "bench";
-
     /** So many sections are in it. */
     private static final int SECTIONS = 8;
 
@@ -64,7 +61,7 @@ public final class PagesBench {
         System.out.println("| page | median, ms | 95th percentile, ms | longest, ms | meanwhile |");
         System.out.println("|---|---|---|---|---|");
         pages("a guest", term, sheets);
-        post(root + "/sign-in", "username=" + STUDENT + "&password=" + STUDENTS_PASSWORD);
+        SignIn.by(requests.client(), URI.create(root), STUDENT, "/");
         pages("a student", term, sheets);
     }
 

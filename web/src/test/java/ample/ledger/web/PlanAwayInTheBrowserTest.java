@@ -61,19 +61,19 @@ class PlanAwayInTheBrowserTest {
     void aGuestsPlanIsKeptAtSignIn(Tabs tabs, Ledger ledger) {
         Page page = tabs.open();
         WeekInTheBrowserTest.add(page, ledger, "40574");
-        WeekInTheBrowserTest.signIn(page, ledger, "maris");
+        SignIn.in(page, ledger.root(), "maris");
         page.navigate(ledger.page("week"));
         assertThat(page.locator("#entries")).hasText("40574");
 
         Page elsewhere = tabs.open();
-        WeekInTheBrowserTest.signIn(elsewhere, ledger, "maris");
+        SignIn.in(elsewhere, ledger.root(), "maris");
         elsewhere.navigate(ledger.page("week"));
         assertThat(elsewhere.locator("#entries")).hasText("40574");
         elsewhere.getByLabel("Take 40574 out").click();
         assertThat(elsewhere.locator("#entries")).hasCount(0);
 
         Page another = tabs.open();
-        WeekInTheBrowserTest.signIn(another, ledger, "odo");
+        SignIn.in(another, ledger.root(), "odo");
         another.navigate(ledger.page("week"));
         assertThat(another.locator("#entries")).hasCount(0);
     }

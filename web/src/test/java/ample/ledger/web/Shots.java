@@ -8,6 +8,7 @@ import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.FormData;
 import com.microsoft.playwright.options.RequestOptions;
 import java.io.IOException;
+import java.net.URI;
 import java.nio.file.Files;
 import java.nio.file.Path;
 
@@ -19,24 +20,25 @@ public final class Shots {
 
     private Shots() {}
 
-    /** @param arguments where the application answers; the list; the folder for the pictures; the desk's password */
+    /** @param arguments where the application answers; the list; the folder for the pictures */
     public static void main(String[] arguments) throws IOException {
         try (InChromium.Started chromium = InChromium.start()) {
             for (String line : Files.readAllLines(Path.of(arguments[1]))) {
                 String[] shot = line.split(" ");
                 String[] size = shot[1].split("x");
+                // "maris@/record" is a page for who has signed in as maris.
+                int at = shot[2].indexOf("@/");
+                String address = arguments[0] + shot[2].substring(at + 1);
                 Page page = chromium.browser()
                         .newPage(new Browser.NewPageOptions()
                                 .setViewportSize(Integer.parseInt(size[0]), Integer.parseInt(size[1])));
+                if (at >= 0) {
+                    SignIn.in(page, URI.create(arguments[0]), shot[2].substring(0, at));
+                }
                 if (shot.length > 3) {
                     keep(page, arguments[0], shot);
                 }
-                page.navigate(arguments[0] + shot[2]);
-                if (page.getByLabel("Password").count() > 0 && shot[2].startsWith("/desk")) {
-                    page.getByLabel("Name").fill("desk");
-                    page.getByLabel("Password").fill(arguments[3]);
-                    page.locator("button.act").click();
-                }
+                page.navigate(address);
                 // A week that is still being woven is asked for again by the page itself.
                 assertThat(page.locator("[data-again]"))
                         .hasCount(0, new LocatorAssertions.HasCountOptions().setTimeout(LONGEST_WEAVE));

@@ -281,12 +281,4 @@ class WeekInTheBrowserTest {
                                 .setHeader("Sec-Fetch-Site", "same-origin")
                                 .setForm(FormData.create().set("line", entries)));
     }
-
-    static void signIn(Page page, Ledger ledger, String name) {
-        page.navigate(ledger.root() + "/sign-in/begin/institution");
-        page.getByLabel("Name").fill(name);
-        page.getByLabel("Password").fill("neap tide");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign in"))
-                .click();
-    }
 }
