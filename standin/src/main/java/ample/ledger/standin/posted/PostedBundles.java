@@ -13,6 +13,7 @@ import java.time.ZoneId;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -80,7 +81,12 @@ public class PostedBundles {
         return all().stream()
                 .flatMap(schedule -> schedule.lists().openings().stream()
                         .map(opening -> new Moment(
-                                "%s, for %s".formatted(schedule.term().name(), opening.name()), opening.from())))
+                                "%s, for %s"
+                                        .formatted(
+                                                schedule.term().name(),
+                                                opening.name().substring(0, 1).toLowerCase(Locale.ROOT)
+                                                        + opening.name().substring(1)),
+                                opening.from())))
                 .sorted(Comparator.comparing(Moment::at))
                 .toList();
     }

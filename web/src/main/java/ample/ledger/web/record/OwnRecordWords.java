@@ -18,7 +18,9 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** Says a student's record in words: by the names that are posted, and what has none as it came. */
@@ -51,7 +53,18 @@ final class OwnRecordWords {
                         .map(schedule -> "/" + schedule.term().code() + "/opening")
                         .orElse(""),
                 file.unreadable(),
-                supposed);
+                beside(supposed));
+    }
+
+    /** Without the lines that are on the record as they stand. */
+    private String beside(String supposed) {
+        Set<Taken> onRecord = file.courses().stream()
+                .flatMap(course -> RecordLines.read(course.line()).courses().stream())
+                .collect(Collectors.toSet());
+        return supposed.lines()
+                .filter(line -> !onRecord.containsAll(RecordLines.read(line).courses())
+                        || RecordLines.read(line).courses().isEmpty())
+                .collect(Collectors.joining("\n"));
     }
 
     private List<Fact> facts() {
