@@ -10,7 +10,6 @@ import org.springframework.context.annotation.Configuration;
 
 /** The registrar that the settings name. */
 @Configuration(proxyBeanMethods = false)
-@ConditionalOnWebApplication
 class RegistrarConfiguration {
 
     @Bean
@@ -21,6 +20,7 @@ class RegistrarConfiguration {
     }
 
     @Bean
+    @ConditionalOnWebApplication
     @ConditionalOnProperty("ledger.registrar.address")
     RegistrarNewsListener registrarNews(Registrar registrar, SeatWords words, Clock clock, RegistrarSettings settings) {
         return new RegistrarNewsListener(registrar, words, clock, settings.followClock());

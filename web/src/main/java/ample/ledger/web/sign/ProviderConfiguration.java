@@ -4,7 +4,6 @@ import ample.ledger.web.guard.FormsLeadTo;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import org.jspecify.annotations.Nullable;
-import org.springframework.boot.autoconfigure.condition.ConditionalOnWebApplication;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.security.core.Authentication;
@@ -14,7 +13,6 @@ import org.springframework.security.oauth2.client.web.OAuth2AuthorizedClientRepo
 
 /** The institution's sign-on: any OpenID provider that the settings name. */
 @Configuration(proxyBeanMethods = false)
-@ConditionalOnWebApplication
 class ProviderConfiguration {
 
     @Bean
