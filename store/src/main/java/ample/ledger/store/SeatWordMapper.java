@@ -5,7 +5,6 @@ import ample.ledger.core.schedule.SeatPool;
 import ample.ledger.core.schedule.TermCode;
 import java.time.Instant;
 import java.util.List;
-import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Options;
@@ -34,6 +33,8 @@ interface SeatWordMapper {
         "</foreach>",
         "ON CONFLICT (term, pool) DO UPDATE SET enrolled = EXCLUDED.enrolled, waiting = EXCLUDED.waiting,",
         " promised = EXCLUDED.promised, at = EXCLUDED.at, change = EXCLUDED.change",
+        // What another instance has heard before is there already.
+        " WHERE seat_word.at &lt; EXCLUDED.at",
         "</script>"
     })
     void put(@Param("words") List<SeatWord> words, @Param("change") long change);
@@ -51,9 +52,6 @@ interface SeatWordMapper {
     @Select("SELECT term, pool, enrolled, waiting, promised, at, change FROM seat_word"
             + " WHERE change > #{change} ORDER BY change")
     List<Row> since(long change);
-
-    @Delete("DELETE FROM seat_word")
-    void forget();
 
     /** Tells every instance that listens, once the transaction is committed. */
     @Update("NOTIFY seats")

@@ -25,7 +25,10 @@ public class SeatWords {
      */
     public record Numbered(SeatWord word, long change) {}
 
-    /** Takes words over, all or none, and tells every instance that listens. */
+    /**
+     * Takes words over, all or none, and tells every instance that listens. A word that is not later than the one that is kept of its pool
+     * changes nothing.
+     */
     public void put(List<SeatWord> words) {
         if (!words.isEmpty()) {
             transaction.executeWithoutResult(status -> {
@@ -40,10 +43,5 @@ public class SeatWords {
         return mapper.since(change).stream()
                 .map(row -> new Numbered(row.word(), row.change()))
                 .toList();
-    }
-
-    /** Forgets every word: the registrar begins anew. */
-    public void forget() {
-        mapper.forget();
     }
 }

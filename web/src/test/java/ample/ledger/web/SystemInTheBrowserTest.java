@@ -19,6 +19,7 @@ import java.time.Instant;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -29,6 +30,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 class SystemInTheBrowserTest {
 
     private static final Instant NOW = Instant.parse("2031-06-17T09:00:00Z");
+    private static final AtomicInteger WORDS = new AtomicInteger();
 
     /** The sister college's quarter, of the same season, with its own calendar and code key. */
     @BeforeAll
@@ -165,7 +167,7 @@ class SystemInTheBrowserTest {
                         new TermCode("autumn-2031"),
                         section.pool().code(),
                         new SeatPool.Count(capacity - 2, 0, 0),
-                        NOW)));
+                        later())));
 
         assertThat(seats).hasText("2");
         page.reload();
@@ -187,9 +189,14 @@ class SystemInTheBrowserTest {
                         new TermCode("autumn-2031"),
                         section.pool().code(),
                         new SeatPool.Count(capacity - 3, 0, 0),
-                        NOW)));
+                        later())));
         page.unrouteAll();
         assertThat(page.locator("#live-lost")).isHidden();
         assertThat(page.locator("#e40101 .c-seats b")).hasText("3");
+    }
+
+    /** Later than all that was said before: an older word changes nothing. */
+    private static Instant later() {
+        return NOW.plusSeconds(WORDS.incrementAndGet());
     }
 }
