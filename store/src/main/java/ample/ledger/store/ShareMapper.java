@@ -16,11 +16,13 @@ import org.apache.ibatis.annotations.Update;
 interface ShareMapper {
 
     String SHARES = "SELECT token, owner, purpose, season, plan_id AS \"planId\", with_notes AS \"withNotes\","
+            + " with_record AS \"withRecord\","
             + " content::text AS content FROM plan_share";
 
-    @Insert("INSERT INTO plan_share (token, owner, purpose, season, plan_id, with_notes, content, created_at)"
-            + " VALUES (#{share.token}, #{share.owner}, #{share.purpose}, #{share.season}, #{share.planId},"
-            + " #{share.withNotes}, #{share.content}::jsonb, #{now})")
+    @Insert(
+            "INSERT INTO plan_share (token, owner, purpose, season, plan_id, with_notes, with_record, content, created_at)"
+                    + " VALUES (#{share.token}, #{share.owner}, #{share.purpose}, #{share.season}, #{share.planId},"
+                    + " #{share.withNotes}, #{share.withRecord}, #{share.content}::jsonb, #{now})")
     void insert(@Param("share") Shares.Share share, @Param("now") Instant now);
 
     @Delete("DELETE FROM plan_share WHERE created_at < #{moment}")

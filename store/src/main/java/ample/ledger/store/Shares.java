@@ -24,6 +24,7 @@ public class Shares {
      * @param owner a visitor of whom something is kept, as {@link Visitors} names them
      * @param purpose {@code reading} or {@code calendar}
      * @param withNotes whether the owner shows their notes too
+     * @param withRecord whether advisers see the owner's record with it
      * @param content the plan as JSON
      */
     public record Share(
@@ -33,6 +34,7 @@ public class Shares {
             SeasonCode season,
             String planId,
             boolean withNotes,
+            boolean withRecord,
             String content) {}
 
     /** Shows a plan; what was shown more than a year ago is shown no longer. */

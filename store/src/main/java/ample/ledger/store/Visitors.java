@@ -38,6 +38,11 @@ public class Visitors {
         return STUDENT + name;
     }
 
+    /** The name of a student who is named so here; empty for a guest. */
+    public static Optional<String> studentOf(String owner) {
+        return owner.startsWith(STUDENT) ? Optional.of(owner.substring(STUDENT.length())) : Optional.empty();
+    }
+
     /** How a guest is named here, by a digest of what only their browser knows. */
     public static String guest(String digest) {
         return GUEST + digest;

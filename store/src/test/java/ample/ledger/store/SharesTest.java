@@ -54,6 +54,8 @@ class SharesTest {
 
         assertThat(shares.find("with")).map(Share::content).hasValue("{\"notes\": \"Mine\"}");
         assertThat(shares.find("without")).map(Share::content).hasValue("{\"notes\": \"\"}");
+        assertThat(shares.find("with")).map(Share::withRecord).hasValue(true);
+        assertThat(shares.find("without")).map(Share::withRecord).hasValue(false);
     }
 
     @Test
@@ -66,6 +68,7 @@ class SharesTest {
     }
 
     private static Share share(String token, String owner, boolean withNotes) {
-        return new Share(token, owner, "reading", new SeasonCode("autumn-2031"), "1", withNotes, "{\"a\": 1}");
+        return new Share(
+                token, owner, "reading", new SeasonCode("autumn-2031"), "1", withNotes, withNotes, "{\"a\": 1}");
     }
 }

@@ -33,6 +33,9 @@ public class Keeping {
     /** The role of who signed in as a student. */
     public static final String STUDENT = "STUDENT";
 
+    /** The role of who advises students. */
+    public static final String ADVISER = "ADVISER";
+
     /** Of a session that cannot be read, since the database is away. */
     public static final String AWAY_SESSION = "away";
 
@@ -187,8 +190,9 @@ public class Keeping {
      * Shows a plan at an address of its own; nothing happens where enough are shown.
      *
      * @param withNotes whether the notes are shown too
+     * @param withRecord whether a student's record is shown too, to advisers; a guest has none to show
      */
-    public void share(HttpServletRequest request, Plan plan, String purpose, boolean withNotes) {
+    public void share(HttpServletRequest request, Plan plan, String purpose, boolean withNotes, boolean withRecord) {
         ownerToBe(request);
         String owner = owner(request).orElseThrow();
         visitors.change(owner, content -> new Visitors.Change<>(Optional.of(content.orElse("{}")), ""));
@@ -201,6 +205,7 @@ public class Keeping {
                             plan.season(),
                             plan.id(),
                             withNotes,
+                            withRecord && student(request).isPresent(),
                             PlanJson.write(withNotes ? plan : plan.noted(""))),
                     clock.instant());
         }

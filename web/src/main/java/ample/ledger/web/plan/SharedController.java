@@ -9,11 +9,16 @@ import ample.ledger.core.plan.PlannedWeek;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.TermCode;
 import ample.ledger.store.Shares;
+import ample.ledger.store.Shares.Share;
+import ample.ledger.store.Visitors;
+import ample.ledger.web.guest.Keeping;
 import ample.ledger.web.guest.Kept;
 import ample.ledger.web.guest.KeptRecord;
 import ample.ledger.web.head.Head;
 import ample.ledger.web.preferences.Preferences;
+import ample.ledger.web.record.OwnRecordWords;
 import ample.ledger.web.term.Places;
+import ample.ledger.web.term.PostedTerm;
 import ample.ledger.web.term.Terms;
 import ample.ledger.web.visit.Visit;
 import ample.ledger.web.visit.Visits;
@@ -71,7 +76,8 @@ class SharedController {
             HttpServletRequest request,
             HttpServletResponse response,
             Model model) {
-        Plan plan = plan(token, "reading");
+        Share share = share(token, "reading");
+        Plan plan = plan(share);
         unseen(response);
         Schedule schedule = places.schedules().ofSeason(plan.season()).stream()
                 .findFirst()
@@ -83,30 +89,52 @@ class SharedController {
                         Optional.ofNullable(parameters.getFirst(name)).ifPresent(value -> shown.add(name, value)));
         WeekAsk ask = WeekAsk.of(term, "/shared/" + token, shown);
         Kept kept = new Kept(new PlanBook(0, List.of(plan), Map.of(), List.of()), List.of(), KeptRecord.NONE);
-        Visit visit = visits.of(kept, preferences);
+        Optional<String> student =
+                Visitors.studentOf(share.owner()).filter(name -> share.withRecord() && isAdviser(request));
+        Visit visit =
+                student.map(name -> visits.of(kept, preferences, name)).orElseGet(() -> visits.of(kept, preferences));
         PlannedWeek week = PlannedWeek.of(plan, List.of(), places.schedules());
         WeekPages pages =
                 new WeekPages(terms, week, schedule.term(), ask, visit, weaves.weave(ask, week, visit, NOBODY));
         head.put(model, request, places.place(term), Brief.EVERYTHING, "/shared/" + token);
         model.addAttribute("page", pages.page(List.of(), BusyController.Typed.NOTHING, List.of()));
+        model.addAttribute("adviser", isAdviser(request));
+        model.addAttribute("shown", share.withRecord());
+        visit.registrar()
+                .file()
+                .ifPresent(file -> model.addAttribute(
+                        "own",
+                        new OwnRecordWords(
+                                        file,
+                                        terms.all().stream()
+                                                .map(PostedTerm::schedule)
+                                                .toList())
+                                .ofAnother()));
         return "plan/shared";
+    }
+
+    private static boolean isAdviser(HttpServletRequest request) {
+        return request.isUserInRole(Keeping.ADVISER);
     }
 
     /** What is attended, for a calendar to ask for again and again. */
     @GetMapping(path = "/shared/{token}/calendar.ics", produces = "text/calendar;charset=UTF-8")
     @ResponseBody
     String calendar(@PathVariable String token, HttpServletResponse response) {
-        Plan plan = plan(token, "calendar");
+        Plan plan = plan(share(token, "calendar"));
         unseen(response);
         return CalendarFile.of(
                 PlannedWeek.of(plan, List.of(), places.schedules()).attended(), clock.instant());
     }
 
-    private Plan plan(String token, String purpose) {
+    private Share share(String token, String purpose) {
         return shares.find(token)
                 .filter(share -> share.purpose().equals(purpose))
-                .map(share -> PlanJson.read(share.content(), share.planId()))
                 .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
+    }
+
+    private static Plan plan(Share share) {
+        return PlanJson.read(share.content(), share.planId());
     }
 
     /** Nobody but who was given the address is to find it. */

@@ -148,9 +148,15 @@ class TakeAwayController {
             @PathVariable TermCode term,
             @RequestParam String purpose,
             @RequestParam(defaultValue = "false") boolean notes,
+            @RequestParam(defaultValue = "false") boolean record,
             HttpServletRequest request) {
         boolean calendar = purpose.equals("calendar");
-        keeping.share(request, plan(term, request), calendar ? "calendar" : "reading", notes && !calendar);
+        keeping.share(
+                request,
+                plan(term, request),
+                calendar ? "calendar" : "reading",
+                notes && !calendar,
+                record && !calendar);
         return "redirect:/" + term + "/week#shares";
     }
 

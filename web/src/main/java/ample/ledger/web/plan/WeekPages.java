@@ -145,7 +145,7 @@ final class WeekPages {
         String well = judgement.allKnown() ? "Nothing: this week will stand." : "Nothing that is known here.";
         return new WeekPage.Wrong(
                 troubles(Stream.of(
-                                visit.holds().stream().map(WeekPages::trouble),
+                                visit.holds().stream().map(this::trouble),
                                 judgement.stopping().stream().map(this::trouble),
                                 judgement.full().stream().map(this::trouble))
                         .flatMap(some -> some)),
@@ -208,8 +208,8 @@ final class WeekPages {
                         .lineUp(kept.week(terms.get(term.code()).schedule()).stream(), ask.address()));
     }
 
-    private static Supplier<WeekPage.Trouble> trouble(Hold hold) {
-        return () -> new WeekPage.Trouble(OpeningWords.hold(hold), true, "", List.of(), List.of());
+    private Supplier<WeekPage.Trouble> trouble(Hold hold) {
+        return () -> new WeekPage.Trouble(OpeningWords.hold(hold, visit.whom()), true, "", List.of(), List.of());
     }
 
     private Supplier<WeekPage.Trouble> trouble(Obstacle obstacle) {

@@ -24,18 +24,28 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** Says a student's record in words: by the names that are posted, and what has none as it came. */
-final class OwnRecordWords {
+public final class OwnRecordWords {
 
     private final StudentFile file;
     private final List<Schedule> posted;
 
     /** @param posted all terms; the first in which something is found names it */
-    OwnRecordWords(StudentFile file, List<Schedule> posted) {
+    public OwnRecordWords(StudentFile file, List<Schedule> posted) {
         this.file = file;
         this.posted = posted;
     }
 
-    OwnRecord of(String supposed) {
+    /** As the student reads it; {@code supposed} is what they suppose beside it, as they typed it. */
+    OwnRecord ofOneself(String supposed) {
+        return of("you", supposed);
+    }
+
+    /** As somebody else reads it, to whom the student shows it. */
+    public OwnRecord ofAnother() {
+        return of("them", "");
+    }
+
+    private OwnRecord of(String whom, String supposed) {
         return new OwnRecord(
                 file.name(),
                 posted.stream()
@@ -47,7 +57,7 @@ final class OwnRecordWords {
                 file.courses().stream().map(this::line).toList(),
                 file.requirementsOwed().stream().map(this::requirement).toList(),
                 file.requirementsMet().stream().map(this::requirement).sorted().toList(),
-                file.holds().stream().map(OpeningWords::hold).toList(),
+                file.holds().stream().map(hold -> OpeningWords.hold(hold, whom)).toList(),
                 posted.stream()
                         .findFirst()
                         .map(schedule -> "/" + schedule.term().code() + "/opening")

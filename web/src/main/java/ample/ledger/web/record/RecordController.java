@@ -114,7 +114,8 @@ class RecordController {
         List<Schedule> posted = terms.all().stream().map(PostedTerm::schedule).toList();
         registrar
                 .file()
-                .ifPresent(file -> model.addAttribute("own", new OwnRecordWords(file, posted).of(record.courses())));
+                .ifPresent(file ->
+                        model.addAttribute("own", new OwnRecordWords(file, posted).ofOneself(record.courses())));
         return registrar.file().isPresent() ? "record/own" : "record/page";
     }
 

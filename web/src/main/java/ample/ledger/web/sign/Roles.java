@@ -31,7 +31,7 @@ final class Roles implements OAuth2UserService<OidcUserRequest, OidcUser> {
     Roles(SignInSettings settings) {
         this.settings = settings;
         this.words = Map.of(
-                settings.student(), Keeping.STUDENT, settings.adviser(), SignOn.ADVISER, settings.desk(), SignOn.DESK);
+                settings.student(), Keeping.STUDENT, settings.adviser(), Keeping.ADVISER, settings.desk(), SignOn.DESK);
     }
 
     /** @throws OAuth2AuthenticationException with {@link #NO_ROLE} for who is nobody here */

@@ -35,9 +35,6 @@ public class SignOn {
     /** The role of the registrar's desk. */
     public static final String DESK = "DESK";
 
-    /** The role of who advises students. */
-    public static final String ADVISER = "ADVISER";
-
     private static final Logger LOG = LoggerFactory.getLogger(SignOn.class);
 
     private final Keeping keeping;

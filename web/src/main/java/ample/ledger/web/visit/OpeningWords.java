@@ -57,7 +57,12 @@ public final class OpeningWords {
 
     /** "The library stops you from registering. Two books are overdue. The library desk lifts it." */
     public static String hold(Hold hold) {
-        return "%s stops you from %s, since %s. %s %s"
-                .formatted(hold.by(), hold.stops(), Words.date(hold.since()), hold.reason(), hold.lifted());
+        return hold(hold, "you");
+    }
+
+    /** The same of somebody else: "them". */
+    public static String hold(Hold hold, String whom) {
+        return "%s stops %s from %s, since %s. %s %s"
+                .formatted(hold.by(), whom, hold.stops(), Words.date(hold.since()), hold.reason(), hold.lifted());
     }
 }

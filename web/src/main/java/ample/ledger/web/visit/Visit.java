@@ -41,8 +41,21 @@ public final class Visit {
     private final Map<TermCode, Moment> moments = new ConcurrentHashMap<>();
 
     private final FromRegistrar registrar;
+    private final boolean another;
 
     Visit(Instant instant, Kept kept, Preferences preferences, PostedSchedules posted, FromRegistrar registrar) {
+        this(instant, kept, preferences, posted, registrar, false);
+    }
+
+    /** @param another whether somebody else looks at what is a student's */
+    Visit(
+            Instant instant,
+            Kept kept,
+            Preferences preferences,
+            PostedSchedules posted,
+            FromRegistrar registrar,
+            boolean another) {
+        this.another = another;
         this.registrar = registrar;
         this.posted = posted;
         this.instant = instant;
@@ -70,6 +83,11 @@ public final class Visit {
     /** What keeps a signed-in student from registering, as the institution says. */
     public List<Hold> holds() {
         return registrar.file().map(StudentFile::holds).orElse(List.of());
+    }
+
+    /** Of whom a page speaks to its reader: "you", or "them". */
+    public String whom() {
+        return another ? "them" : "you";
     }
 
     /** What the registrar has said of who asks. */

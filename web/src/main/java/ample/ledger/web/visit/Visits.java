@@ -46,6 +46,11 @@ public class Visits {
         return new Visit(clock.instant(), kept, preferences, places.schedules(), FromRegistrar.NOTHING);
     }
 
+    /** Of a student as somebody else sees them, whom they have let see their record. */
+    public Visit of(Kept kept, Preferences preferences, String student) {
+        return new Visit(clock.instant(), kept, preferences, places.schedules(), ask(student), true);
+    }
+
     /** Of somebody who belongs to no group, for whom lists are written. */
     public Visit ofNobody() {
         return of(Kept.NOTHING, Preferences.USUAL);

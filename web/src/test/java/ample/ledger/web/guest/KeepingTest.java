@@ -270,14 +270,15 @@ class KeepingTest {
     void notesAreShownOnlyWhereTheirOwnerSaysSo() {
         keeping.changePlans(browser.asks(), book -> noting(book, "private"));
         Plan plan = keeping.of(browser.asks()).plans().current(SEASON);
-        keeping.share(browser.asks(), plan, "reading", false);
-        keeping.share(browser.asks(), plan, "reading", true);
+        keeping.share(browser.asks(), plan, "reading", false, true);
+        keeping.share(browser.asks(), plan, "reading", true, false);
 
         var shown = org.mockito.ArgumentCaptor.forClass(Shares.Share.class);
         verify(shares, org.mockito.Mockito.times(2)).share(shown.capture(), any());
         List<Shares.Share> both = shown.getAllValues();
         assertThat(both.get(0).content()).doesNotContain("private");
         assertThat(both.get(1).content()).contains("private");
+        assertThat(both).as("a guest has no record to show").noneMatch(Shares.Share::withRecord);
         assertThat(both)
                 .extracting(Shares.Share::token)
                 .doesNotHaveDuplicates()
