@@ -211,9 +211,9 @@ public final class LineWords {
 
     /** Said only where it can matter: at a place that is not the student's own campus. */
     private String away(Section section) {
-        boolean matters = preferences.home().isPresent()
+        boolean matters = visit.home().isPresent()
                 && !section.campus().remote()
-                && !preferences.home().equals(Optional.of(section.campus().code()));
+                && !visit.home().equals(Optional.of(section.campus().code()));
         return matters ? "not your campus" : "";
     }
 

@@ -2,6 +2,7 @@ package ample.ledger.web.opening;
 
 import ample.ledger.core.browse.brief.Brief;
 import ample.ledger.core.reading.OwnOpening;
+import ample.ledger.core.registrar.StudentFile;
 import ample.ledger.core.schedule.LoadRule;
 import ample.ledger.core.schedule.Opening;
 import ample.ledger.core.schedule.Schedule;
@@ -23,6 +24,8 @@ import ample.ledger.web.words.Words;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.Comparator;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -94,11 +97,21 @@ class OpeningController {
                                 own.filter(opens -> opens.opening().equals(opening))
                                         .isPresent()))
                         .toList(),
-                schedule.lists().loads().stream()
-                        .filter(rule -> rule.sort() == LoadRule.Sort.OVER_LOAD)
-                        .flatMap(rule -> rule.meaning().stream())
-                        .findFirst()
-                        .orElse(""));
+                limit(schedule, visit));
+    }
+
+    /** How many credits the registrar lets the student register for, and what the institution has posted about more. */
+    private static String limit(Schedule schedule, Visit visit) {
+        Optional<String> own = visit.registrar()
+                .file()
+                .flatMap(file -> file.term(schedule.term().code().text()))
+                .flatMap(StudentFile.OfTerm::mostCredits)
+                .map(most -> "You may register for %s at most.".formatted(Words.credits(most)));
+        Optional<String> posted = schedule.lists().loads().stream()
+                .filter(rule -> rule.sort() == LoadRule.Sort.OVER_LOAD)
+                .flatMap(rule -> rule.meaning().stream())
+                .findFirst();
+        return Stream.of(own, posted).flatMap(Optional::stream).collect(Collectors.joining(" "));
     }
 
     private static String sentence(Opening opening, Schedule schedule, Visit visit) {

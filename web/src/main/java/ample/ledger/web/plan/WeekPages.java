@@ -169,7 +169,7 @@ final class WeekPages {
         boolean matters = campuses.size() > 1
                 && week.attended().stream()
                         .anyMatch(attendance -> !attendance.section().campus().remote());
-        return matters && !preferences.saidHome() ? campuses : List.of();
+        return matters && !preferences.saidHome() && visit.home().isEmpty() ? campuses : List.of();
     }
 
     private WeekPage.Loads loads(Load load) {
@@ -233,7 +233,7 @@ final class WeekPages {
 
     private Obstacles.Student student() {
         return new Obstacles.Student(
-                preferences.home(), term, visit.record(terms.get(term.code()).schedule()));
+                visit.home(), term, visit.record(terms.get(term.code()).schedule()));
     }
 
     private static List<OtherPlan> plans(PlanBook book, Plan current) {

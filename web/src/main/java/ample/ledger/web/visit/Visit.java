@@ -80,6 +80,15 @@ public final class Visit {
         return preferences;
     }
 
+    /** The home campus: as the registrar has it, or as the visitor has said; empty for none, and where neither is known. */
+    public Optional<CampusCode> home() {
+        return registrar
+                .file()
+                .flatMap(StudentFile::homeCampus)
+                .map(CampusCode::new)
+                .or(preferences::home);
+    }
+
     /** What keeps a signed-in student from registering, as the institution says. */
     public List<Hold> holds() {
         return registrar.file().map(StudentFile::holds).orElse(List.of());

@@ -28,7 +28,8 @@ class OpeningTest {
         for (String path : List.of("/autumn-2031/browse", "/autumn-2031/week", "/record", "/preferences")) {
             assertThat(visitor.get(path).body()).as(path).contains(">" + head + "<");
         }
-        assertThat(visitor.get("/autumn-2031/opening").body()).contains(sentence, sooner, "your line</small>");
+        assertThat(visitor.get("/autumn-2031/opening").body())
+                .contains(sentence, sooner, "your line</small>", "You may register for 18 credits at most.");
     }
 
     @Test
