@@ -12,20 +12,20 @@ final class NotKnown {
 
     private NotKnown() {}
 
-    /** "Not known here: whether you meet what TIDE 214 T1 asks; whether TIDE 390d T1r is open to you." Empty where all is known. */
+    /** "Not known here: whether what is asked before TIDE 214 T1 is met; whether TIDE 390d T1r may be taken." Empty where all is known. */
     static String of(Judgement judgement) {
         List<String> parts = new ArrayList<>();
         String asking = names(asking(judgement, Verdict.UNKNOWN));
         if (!asking.isEmpty()) {
-            parts.add("whether you meet what is asked before " + asking);
+            parts.add("whether what is asked before " + asking + " is met");
         }
         String supposed = names(asking(judgement, Verdict.SUPPOSED));
         if (!supposed.isEmpty()) {
-            parts.add("whether your what-if lines come true, on which " + supposed + " depends");
+            parts.add("whether the what-if lines come true, on which " + supposed + " depends");
         }
         String some = names(judgement.perhaps().stream().map(Attendance::toString));
         if (!some.isEmpty()) {
-            parts.add("whether you may take " + some);
+            parts.add("whether " + some + " may be taken");
         }
         return parts.isEmpty() ? "" : "Not known here: " + String.join("; ", parts) + ".";
     }

@@ -190,7 +190,7 @@ final class ObstacleWords {
                                                     .choice() + ")");
         }
         if (obstacle instanceof Obstacle.SharedListing shared) {
-            return "%s and %s are one class posted under two subjects: credit counts once, under the subject you register in."
+            return "%s and %s are one class posted under two subjects: credit counts once, under the subject that is registered for."
                     .formatted(shared.one(), shared.other());
         }
         if (obstacle instanceof Obstacle.CreditOnce once) {
@@ -227,16 +227,16 @@ final class ObstacleWords {
     private static String prerequisite(Obstacle.LacksPrerequisite lacks) {
         String asks = lacks.attendance() + " needs " + lacks.prerequisite().sentence();
         return switch (lacks.verdict()) {
-            case UNKNOWN -> asks + " Whether you meet that is not known here.";
-            case SUPPOSED -> asks + " You meet that if your what-if lines come true.";
+            case UNKNOWN -> asks + " Whether that is met is not known here.";
+            case SUPPOSED -> asks + " That is met if the what-if lines come true.";
             case NEEDS_PERMISSION -> asks + " Somebody must be asked.";
-            case NOT_MET, MET, IN_PROGRESS, PLANNED -> asks + " Your record does not meet it.";
+            case NOT_MET, MET, IN_PROGRESS, PLANNED -> asks + " The record does not meet it.";
         };
     }
 
     private String toKnow(Obstacle obstacle) {
         if (obstacle instanceof Obstacle.OtherCampus other) {
-            return "%s is at %s, not at your home campus %s."
+            return "%s is at %s, not at the home campus %s."
                     .formatted(
                             other.attendance(),
                             other.attendance().section().campus().name(),
