@@ -9,6 +9,8 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.time.Instant;
 import java.util.Optional;
+import java.util.function.Supplier;
+import org.apache.tomcat.util.http.InvalidParameterException;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -79,14 +81,25 @@ public class SignOn {
 
             @Override
             public @Nullable OAuth2AuthorizationRequest resolve(HttpServletRequest request) {
-                return provider.registration().isEmpty() ? null : resolver.resolve(request);
+                // Asked of every request: only one that begins a sign-in may wait for the provider.
+                boolean begins = request.getRequestURI().startsWith(SignController.BEGIN);
+                return begins ? asked(() -> resolver.resolve(request)) : null;
             }
 
             @Override
             public @Nullable OAuth2AuthorizationRequest resolve(HttpServletRequest request, String id) {
-                return provider.registration().isEmpty() ? null : resolver.resolve(request, id);
+                return asked(() -> resolver.resolve(request, id));
             }
         };
+    }
+
+    /** None also for a query that cannot be decoded: then the page says so, as every other page does. */
+    private @Nullable OAuth2AuthorizationRequest asked(Supplier<@Nullable OAuth2AuthorizationRequest> asking) {
+        try {
+            return provider.registration().isEmpty() ? null : asking.get();
+        } catch (InvalidParameterException undecodable) {
+            return null;
+        }
     }
 
     /** A student takes along what they kept as a guest, and goes back to where they were; the desk goes to its page. */

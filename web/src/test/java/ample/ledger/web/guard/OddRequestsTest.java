@@ -176,6 +176,8 @@ class OddRequestsTest {
                 "GET /a;b=c HTTP/1.1\r\nHost: 127.0.0.1",
                 "GET //x HTTP/1.1\r\nHost: 127.0.0.1",
                 "GET /autumn-2031/browse?%zz HTTP/1.1\r\nHost: 127.0.0.1",
+                "GET /sign-in/begin/institution?level=%zz HTTP/1.1\r\nHost: 127.0.0.1",
+                "GET /login/oauth2/code/institution?code=a&state=%zz HTTP/1.1\r\nHost: 127.0.0.1",
                 "GET / HTTP/1.1\r\nHost: elsewhere.example",
                 "GET / HTTP/1.1\r\nHost: a b",
                 "GET / HTTP/1.1",
