@@ -2,7 +2,8 @@
 // Returns the reader to the same place of a long list. When the reader leaves, the address in the browser's history gets the
 // entry number of the top line and of the lines that were open. The server then shows this part of the list again.
 
-import { afterTheFrame } from "./frame.js";
+/** Milliseconds in which a long list is put together again. */
+const HELD = 3000;
 
 function isPlain(event) {
   return (
@@ -51,12 +52,29 @@ function remember() {
 function restore() {
   const place = history.state?.place;
   const line = place && document.getElementById(place.line);
-  if (line) {
-    window.scrollTo(
-      0,
-      window.scrollY + line.getBoundingClientRect().top - place.top,
-    );
+  const off = line ? line.getBoundingClientRect().top - place.top : 0;
+  if (Math.abs(off) >= 1) {
+    window.scrollTo(0, window.scrollY + off);
   }
+}
+
+/** Rows go into the page for a while, and move what is below them: the line is held until then, or until the reader does something. */
+function hold() {
+  let held = true;
+  for (const doing of ["wheel", "touchstart", "keydown", "pointerdown"]) {
+    window.addEventListener(doing, () => (held = false), {
+      once: true,
+      passive: true,
+    });
+  }
+  const end = performance.now() + HELD;
+  const again = () => {
+    if (held && performance.now() < end) {
+      restore();
+      requestAnimationFrame(again);
+    }
+  };
+  again();
 }
 
 /** To be called after all else that listens for clicks: what opens in place does not leave the list. */
@@ -64,9 +82,7 @@ export function keepPlace() {
   if (!document.querySelector("[data-part=browse]")) {
     return;
   }
-  restore();
-  // Once more when the list has made room for what stands above.
-  afterTheFrame(restore);
+  hold();
   document.addEventListener("click", (event) => {
     const link = event.target.closest("a[href]");
     const leaves =

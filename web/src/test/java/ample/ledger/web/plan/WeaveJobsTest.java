@@ -63,15 +63,18 @@ class WeaveJobsTest {
     /** Whoever asks for many hard ones has one of the two places, and their newest in the line; the others go on beside them. */
     @Test
     void oneVisitorKeepsNobodyElseWaiting() throws Exception {
+        CountDownLatch begun = new CountDownLatch(1);
         CountDownLatch end = new CountDownLatch(1);
         List<WeaveJobs.Job> hard = IntStream.range(0, 30)
                 .mapToObj(i -> jobs.job("hard" + i, WREN, watch -> {
+                    begun.countDown();
                     await(end);
                     return found(true);
                 }))
                 .toList();
 
         assertThat(jobs.job("easy", MARIS, watch -> found(true)).result()).isPresent();
+        await(begun);
         assertThat(hard).filteredOn(job -> !job.waits()).containsExactly(hard.get(0));
 
         end.countDown();
