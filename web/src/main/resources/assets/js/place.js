@@ -2,9 +2,6 @@
 // Returns the reader to the same place of a long list. When the reader leaves, the address in the browser's history gets the
 // entry number of the top line and of the lines that were open. The server then shows this part of the list again.
 
-/** Milliseconds in which a long list is put together again. */
-const HELD = 3000;
-
 function isPlain(event) {
   return (
     event.button === 0 &&
@@ -58,23 +55,22 @@ function restore() {
   }
 }
 
-/** Rows go into the page for a while, and move what is below them: the line is held until then, or until the reader does something. */
+/** Whatever comes into the list, or changes its height, moves what is below: the line is held until the reader does something. */
 function hold() {
-  let held = true;
+  const observers = [
+    new MutationObserver(restore),
+    new ResizeObserver(restore),
+  ];
+  const letGo = () => observers.forEach((observer) => observer.disconnect());
   for (const doing of ["wheel", "touchstart", "keydown", "pointerdown"]) {
-    window.addEventListener(doing, () => (held = false), {
-      once: true,
-      passive: true,
-    });
+    window.addEventListener(doing, letGo, { once: true, passive: true });
   }
-  const end = performance.now() + HELD;
-  const again = () => {
-    if (held && performance.now() < end) {
-      restore();
-      requestAnimationFrame(again);
-    }
-  };
-  again();
+  observers[0].observe(document.querySelector("#lines"), {
+    childList: true,
+    subtree: true,
+  });
+  observers[1].observe(document.body);
+  restore();
 }
 
 /** To be called after all else that listens for clicks: what opens in place does not leave the list. */

@@ -15,7 +15,9 @@ import java.io.UncheckedIOException;
 import java.net.http.HttpResponse;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Iterator;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -161,14 +163,28 @@ class TwoInstancesTest {
                                     .build(),
                             HttpResponse.BodyHandlers.ofLines());
             try (Stream<String> lines = stream.body()) {
-                List<String> event = lines.limit(4).toList();
-                if (event.contains("event:seats")) {
-                    return String.join("\n", event);
+                Iterator<String> line = lines.iterator();
+                // What the registrar has said last may come before it.
+                Optional<String> seats = Stream.generate(() -> nextEvent(line))
+                        .limit(2)
+                        .filter(event -> event.startsWith("event:seats"))
+                        .findFirst();
+                if (seats.isPresent()) {
+                    return seats.get();
                 }
             }
             Thread.sleep(100);
         }
         throw new AssertionError("Nothing was heard of seats");
+    }
+
+    /** Up to the empty line that ends it. */
+    private static String nextEvent(Iterator<String> lines) {
+        StringBuilder event = new StringBuilder();
+        for (String line = lines.next(); !line.isEmpty(); line = lines.next()) {
+            event.append(line).append('\n');
+        }
+        return event.toString();
     }
 
     /** By turns at the one instance and the other. */
