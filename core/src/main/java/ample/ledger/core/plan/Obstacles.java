@@ -193,7 +193,7 @@ public final class Obstacles {
                 .toList();
         return record.flatMap(known -> posted.expression()
                         .map(expression -> new Evaluation(known, planned, attendance.schedule())
-                                .judge(expression)
+                                .judge(attendance.section().course(), expression)
                                 .verdict()))
                 .orElse(Evaluation.Verdict.UNKNOWN);
     }

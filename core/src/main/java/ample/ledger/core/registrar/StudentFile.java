@@ -3,10 +3,12 @@ package ample.ledger.core.registrar;
 import ample.ledger.core.requirement.RecordLines;
 import ample.ledger.core.requirement.StudentRecord;
 import ample.ledger.core.requirement.StudentRecord.Taken;
+import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.StudentGroup;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDateTime;
+import java.util.Collection;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -29,6 +31,7 @@ import org.jspecify.annotations.Nullable;
  * @param cohort its code; empty for none
  * @param courses finished and in progress
  * @param placements by the names that the institution gives them
+ * @param waived codes of courses for which the registrar has waived what comes before them
  * @param requirementsMet codes of the requirements that are met
  * @param requirementsOwed codes of those that are still owed
  * @param holds that keep the student from something; none where nothing does
@@ -45,6 +48,7 @@ public record StudentFile(
         Optional<String> cohort,
         List<CourseOnFile> courses,
         List<String> placements,
+        List<String> waived,
         List<String> requirementsMet,
         List<String> requirementsOwed,
         List<Hold> holds,
@@ -94,6 +98,7 @@ public record StudentFile(
         }
         courses = orNone(courses);
         placements = orNone(placements);
+        waived = orNone(waived);
         requirementsMet = orNone(requirementsMet);
         requirementsOwed = orNone(requirementsOwed);
         holds = orNone(holds);
@@ -102,15 +107,20 @@ public record StudentFile(
 
     /**
      * The record by which conditions are judged. Of a line that cannot be read it is not known what it says, so that no course counts
-     * as missing then.
+     * as missing then; of a programme that nothing posted has, it is not known what it is called here.
      *
      * @param supposed courses that the student supposes to pass
+     * @param posted the schedules of all terms
      */
-    public StudentRecord record(List<Taken> supposed) {
+    public StudentRecord record(List<Taken> supposed, Collection<Schedule> posted) {
         RecordLines.Reading read =
                 RecordLines.read(courses.stream().map(CourseOnFile::line).collect(Collectors.joining("\n")));
         Map<StudentGroup.About, Set<String>> groups = new EnumMap<>(StudentGroup.About.class);
-        programme.ifPresent(code -> groups.put(StudentGroup.About.PROGRAMME, Set.of(code)));
+        programme
+                .filter(code -> posted.stream()
+                        .flatMap(schedule -> schedule.lists().programmes().stream())
+                        .anyMatch(known -> known.code().equals(code)))
+                .ifPresent(code -> groups.put(StudentGroup.About.PROGRAMME, Set.of(code)));
         homeCampus.ifPresent(code -> groups.put(StudentGroup.About.CAMPUS, Set.of(code)));
         cohort.ifPresent(code -> groups.put(StudentGroup.About.COHORT, Set.of(code)));
         return new StudentRecord(
@@ -122,7 +132,11 @@ public record StudentFile(
                         Optional.of(level),
                         Set.copyOf(placements),
                         Set.of(),
-                        groups)
+                        groups,
+                        RecordLines.read(String.join("\n", waived)).courses().stream()
+                                .map(Taken::course)
+                                .collect(Collectors.toSet()),
+                        Optional.of(Set.copyOf(requirementsOwed)))
                 .supposing(supposed);
     }
 

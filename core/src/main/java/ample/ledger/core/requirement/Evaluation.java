@@ -1,8 +1,8 @@
 package ample.ledger.core.requirement;
 
 import ample.ledger.core.requirement.StudentRecord.Part;
+import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.CourseCode;
-import ample.ledger.core.schedule.Equivalent;
 import ample.ledger.core.schedule.Prerequisite;
 import ample.ledger.core.schedule.Prerequisite.AtLeast;
 import ample.ledger.core.schedule.Prerequisite.CreditsEarned;
@@ -16,7 +16,6 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -30,6 +29,8 @@ public final class Evaluation {
     /** What a student's record says of a condition; earlier is better. */
     public enum Verdict {
         MET("met"),
+        /** The registrar lets this student take the course without it. */
+        WAIVED("waived for you"),
         /** Met once what goes on now is passed. */
         IN_PROGRESS("in progress"),
         /** Met by what the student plans to take at the same time. */
@@ -55,7 +56,7 @@ public final class Evaluation {
 
         /** Whether nothing is left for the student to do. */
         public boolean willDo() {
-            return this == MET || this == IN_PROGRESS || this == PLANNED;
+            return this == MET || this == WAIVED || this == IN_PROGRESS || this == PLANNED;
         }
     }
 
@@ -83,6 +84,14 @@ public final class Evaluation {
         this.student = student;
         this.planned = Set.copyOf(planned);
         this.schedule = schedule;
+    }
+
+    /** What must come before {@code course}, which the registrar may have waived for the student. */
+    public Judged judge(Course course, Prerequisite condition) {
+        Judged judged = judge(condition);
+        return student.waived().contains(course.code()) && judged.verdict() != Verdict.MET
+                ? new Judged(condition, Verdict.WAIVED, judged.parts())
+                : judged;
     }
 
     /** Cost: linear in the parts of the condition and the courses of the record. */
@@ -127,7 +136,7 @@ public final class Evaluation {
     }
 
     private Verdict ofCourse(Passed wanted) {
-        Set<CourseCode> counting = countingAs(wanted.course());
+        Set<CourseCode> counting = schedule.countingAs(wanted.course());
         // A grade that nobody can read asks for a pass; the posting's check has warned of it.
         Optional<Grade> least = wanted.leastGrade().flatMap(Grade::parse);
         List<StudentRecord.Taken> taken = student.courses().stream()
@@ -151,17 +160,5 @@ public final class Evaluation {
         return taken.flatMap(course -> course.grade().stream())
                 .anyMatch(grade -> grade.passes()
                         && least.filter(bound -> grade.compareTo(bound) < 0).isEmpty());
-    }
-
-    /** The course itself and those that stand for it, whichever of the two the registrar has said it of. */
-    private Set<CourseCode> countingAs(CourseCode wanted) {
-        Stream<CourseCode> saidOfIt = schedule.course(wanted).stream()
-                .flatMap(course -> course.rules().equivalents().stream())
-                .filter(equivalent -> equivalent.effect() == Equivalent.Effect.STANDS_FOR)
-                .map(Equivalent::course);
-        Stream<CourseCode> saidOfOthers = schedule.standingFor(wanted).stream();
-        return Stream.of(Stream.of(wanted), saidOfIt, saidOfOthers)
-                .flatMap(courses -> courses)
-                .collect(Collectors.toSet());
     }
 }

@@ -24,6 +24,8 @@ import java.util.stream.Stream;
  * @param permissions those given, by whose they are
  * @param groups the codes of the programmes, campuses and cohorts that the student belongs to; of what is not in it nothing
  *     is said
+ * @param waived courses for which the registrar has waived what comes before them
+ * @param owed codes of the requirements still owed; empty where nothing is said of them
  */
 public record StudentRecord(
         Set<Part> known,
@@ -32,7 +34,9 @@ public record StudentRecord(
         Optional<Integer> level,
         Set<String> placements,
         Set<String> permissions,
-        Map<About, Set<String>> groups) {
+        Map<About, Set<String>> groups,
+        Set<CourseCode> waived,
+        Optional<Set<String>> owed) {
 
     /** A record with nothing in it yet. */
     public static final StudentRecord NEW = new StudentRecord(
@@ -43,6 +47,10 @@ public record StudentRecord(
             Set.of(),
             Set.of(),
             Map.of());
+
+    /** A record that says nothing. */
+    public static final StudentRecord UNKNOWN =
+            new StudentRecord(Set.of(), List.of(), Optional.empty(), Optional.empty(), Set.of(), Set.of(), Map.of());
 
     /** What a record can say everything of, or nothing. */
     public enum Part {
@@ -59,6 +67,20 @@ public record StudentRecord(
         placements = Set.copyOf(placements);
         permissions = Set.copyOf(permissions);
         groups = Map.copyOf(groups);
+        waived = Set.copyOf(waived);
+        owed = owed.map(Set::copyOf);
+    }
+
+    /** A record that says nothing of waivers and requirements. */
+    public StudentRecord(
+            Set<Part> known,
+            List<Taken> courses,
+            Optional<BigDecimal> creditsEarned,
+            Optional<Integer> level,
+            Set<String> placements,
+            Set<String> permissions,
+            Map<About, Set<String>> groups) {
+        this(known, courses, creditsEarned, level, placements, permissions, groups, Set.of(), Optional.empty());
     }
 
     /** The credits of the courses passed, each counted once; of those that {@code schedule} does not post, none. */
@@ -87,17 +109,19 @@ public record StudentRecord(
 
     /** The same with courses that the student supposes to have passed, or to pass before. */
     public StudentRecord supposing(List<Taken> supposed) {
-        return new StudentRecord(
-                known,
-                Stream.concat(
-                                courses.stream(),
-                                supposed.stream().map(taken -> new Taken(taken.course(), taken.grade(), true)))
-                        .toList(),
-                creditsEarned,
-                level,
-                placements,
-                permissions,
-                groups);
+        return with(Stream.concat(
+                        courses.stream(),
+                        supposed.stream().map(taken -> new Taken(taken.course(), taken.grade(), true)))
+                .toList());
+    }
+
+    /** The same without what is only supposed. */
+    public StudentRecord asItIs() {
+        return with(courses.stream().filter(taken -> !taken.supposed()).toList());
+    }
+
+    private StudentRecord with(List<Taken> others) {
+        return new StudentRecord(known, others, creditsEarned, level, placements, permissions, groups, waived, owed);
     }
 
     /**
@@ -122,7 +146,8 @@ public record StudentRecord(
             return grade.isEmpty() && supposed;
         }
 
-        private boolean passed() {
+        /** Whether it is passed, and not only supposed to be. */
+        public boolean passed() {
             return !supposed && grade.filter(Grade::passes).isPresent();
         }
     }

@@ -10,6 +10,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -170,6 +171,17 @@ public final class Schedule {
     /** The courses that are posted as standing for {@code course}. */
     public List<CourseCode> standingFor(CourseCode course) {
         return Collections.unmodifiableList(standingFor.getOrDefault(course, List.of()));
+    }
+
+    /** The course itself and those that stand for it, whichever of the two the registrar has said it of. */
+    public Set<CourseCode> countingAs(CourseCode wanted) {
+        Stream<CourseCode> saidOfIt = course(wanted).stream()
+                .flatMap(course -> course.rules().equivalents().stream())
+                .filter(equivalent -> equivalent.effect() == Equivalent.Effect.STANDS_FOR)
+                .map(Equivalent::course);
+        return Stream.of(Stream.of(wanted), saidOfIt, standingFor(wanted).stream())
+                .flatMap(courses -> courses)
+                .collect(Collectors.toSet());
     }
 
     /** The groups of students that seats are held for, and that restrictions speak of; each once. */

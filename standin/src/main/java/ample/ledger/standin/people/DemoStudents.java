@@ -10,7 +10,7 @@ final class DemoStudents {
 
     static final Map<String, Student> ALL = Map.of(
             "wren",
-            new Student("Wren", "no credits yet", 0, 1, "", "tidewall", "", List.of("Functions"), List.of()),
+            new Student("Wren", "no credits yet", 0, 1, "", "tidewall", "", List.of("Functions"), List.of(), List.of()),
             "maris",
             new Student(
                     "Maris",
@@ -40,6 +40,7 @@ final class DemoStudents {
                     RHET 240
                     """,
                     List.of(),
+                    List.of(),
                     List.of()),
             "tamsin",
             new Student(
@@ -60,6 +61,7 @@ final class DemoStudents {
                     MYCO 144m B+
                     """,
                     List.of(),
+                    List.of("LIMN 222"),
                     List.of()),
             "odo",
             new Student(
@@ -102,6 +104,7 @@ final class DemoStudents {
                     RHET 310 B
                     """,
                     List.of(),
+                    List.of(),
                     List.of()),
             "bryn",
             new Student(
@@ -123,6 +126,7 @@ final class DemoStudents {
                     GLAC 120 B
                     TIDE 110 C
                     """,
+                    List.of(),
                     List.of(),
                     List.of(new Hold(
                             "The library",

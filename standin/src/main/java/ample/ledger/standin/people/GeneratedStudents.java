@@ -67,6 +67,7 @@ final class GeneratedStudents {
                                 .strip())
                         .collect(Collectors.joining("\n")),
                 List.of(),
+                List.of(),
                 List.of()));
     }
 

@@ -1,16 +1,20 @@
 package ample.ledger.standin.people;
 
+import ample.ledger.core.reading.BindingDate;
 import ample.ledger.core.reading.OwnOpening;
 import ample.ledger.core.registrar.StudentFile;
 import ample.ledger.core.registrar.StudentFile.OfTerm;
+import ample.ledger.core.schedule.BindingRule;
 import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.CourseCode;
 import ample.ledger.core.schedule.LoadRule;
 import ample.ledger.core.schedule.Requirement;
 import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.schedule.Section;
 import ample.ledger.standin.clock.InstitutionClock;
 import ample.ledger.standin.posted.PostedBundles;
 import java.math.BigDecimal;
+import java.time.LocalDateTime;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -97,6 +101,7 @@ public class People {
                 Optional.empty(),
                 student.onFile(),
                 student.placements(),
+                student.waived(),
                 List.copyOf(met),
                 largest.requirements().stream()
                         .map(Requirement::code)
@@ -120,12 +125,23 @@ public class People {
                 .collect(Collectors.toUnmodifiableSet());
     }
 
+    /** With the end of the last day on which some section of the term can still be added. */
+    private static Optional<LocalDateTime> closes(Schedule schedule) {
+        return schedule.sections().stream()
+                .map(Section::span)
+                .distinct()
+                .flatMap(span -> BindingDate.of(span, schedule.lists().bindingRules()).stream())
+                .filter(date -> date.rule().purpose() == BindingRule.Purpose.ADD)
+                .map(date -> date.date().plusDays(1).atStartOfDay())
+                .max(Comparator.naturalOrder());
+    }
+
     private static OfTerm ofTerm(Student student, Schedule schedule) {
         return new OfTerm(
                 schedule.term().code().text(),
                 OwnOpening.of(schedule.lists().openings(), BigDecimal.valueOf(student.credits()))
                         .map(own -> own.opening().from()),
-                Optional.of(schedule.term().dates().last().plusDays(1).atStartOfDay()),
+                closes(schedule),
                 schedule.lists().loads().stream()
                         .filter(load -> load.sort() == LoadRule.Sort.OVER_LOAD)
                         .map(LoadRule::credits)

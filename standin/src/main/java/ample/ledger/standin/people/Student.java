@@ -17,6 +17,7 @@ import java.util.regex.Pattern;
  * @param homeCampus its code
  * @param courses one a line, a course and its grade; without one it goes on
  * @param placements by their names
+ * @param waived codes of courses for which what comes before them was waived
  */
 record Student(
         String name,
@@ -27,6 +28,7 @@ record Student(
         String homeCampus,
         String courses,
         List<String> placements,
+        List<String> waived,
         List<Hold> holds) {
 
     private static final Pattern GRADED = Pattern.compile("(\\S+ \\S+) (\\S+)");

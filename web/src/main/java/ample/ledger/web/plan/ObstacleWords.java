@@ -230,7 +230,7 @@ final class ObstacleWords {
             case UNKNOWN -> asks + " Whether that is met is not known here.";
             case SUPPOSED -> asks + " That is met if the what-if lines come true.";
             case NEEDS_PERMISSION -> asks + " Somebody must be asked.";
-            case NOT_MET, MET, IN_PROGRESS, PLANNED -> asks + " The record does not meet it.";
+            case NOT_MET, MET, WAIVED, IN_PROGRESS, PLANNED -> asks + " The record does not meet it.";
         };
     }
 

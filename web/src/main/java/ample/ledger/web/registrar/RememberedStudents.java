@@ -8,6 +8,8 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Duration;
 import java.util.Optional;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /**
  * Asks the registrar about one student once in a short while, however many pages want to know. While it does not answer, what it said
@@ -15,6 +17,7 @@ import java.util.Optional;
  */
 final class RememberedStudents implements Registrar {
 
+    private static final Logger LOG = LoggerFactory.getLogger(RememberedStudents.class);
     private static final int MOST = 20_000;
     private static final Duration LONGEST = Duration.ofHours(1);
 
@@ -38,6 +41,9 @@ final class RememberedStudents implements Registrar {
         try {
             Optional<StudentFile> said = registrar.student(student);
             fresh.put(student, said);
+            if (!said.equals(last.getIfPresent(student))) {
+                said.ifPresent(RememberedStudents::note);
+            }
             last.put(student, said);
             return said;
         } catch (RegistrarAwayException away) {
@@ -46,6 +52,14 @@ final class RememberedStudents implements Registrar {
                 throw away;
             }
             return before;
+        }
+    }
+
+    /** Not what the lines say: a record is nobody's business. */
+    private static void note(StudentFile file) {
+        int lines = file.unreadable().size();
+        if (lines > 0) {
+            LOG.warn("Of the registrar's record of {}, {} courses or grades are not understood", file.student(), lines);
         }
     }
 
