@@ -69,6 +69,7 @@ final class BriefMix {
                 () -> having(Facet.SPAN, 2),
                 () -> having(Facet.MATERIALS, 1),
                 () -> having(Facet.STATUS, 2),
+                () -> having(Facet.MAY_TAKE, 2),
                 this::numbers,
                 this::onDays,
                 this::onDays,

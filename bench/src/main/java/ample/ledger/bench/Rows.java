@@ -5,6 +5,7 @@ import ample.ledger.core.calendar.ClockTime;
 import ample.ledger.core.calendar.Overlaps;
 import ample.ledger.core.calendar.WeekHours;
 import ample.ledger.core.reading.Readings;
+import ample.ledger.core.reading.RecordReading;
 import ample.ledger.core.reading.StatusReading;
 import ample.ledger.core.schedule.Building;
 import ample.ledger.core.schedule.Meeting;
@@ -66,12 +67,14 @@ final class Rows {
     final int[] spread;
     final int[] spreadOfUnqueued;
     private final Readings readings;
+    private final RecordReading byRecord;
     private final StatusReading[] seats;
 
     Rows(Schedule schedule) {
         this.schedule = schedule;
         this.sections = schedule.sections();
         this.readings = Asker.readings(schedule);
+        this.byRecord = Asker.byRecord(schedule);
         this.seats = sections.stream()
                 .map(section -> readings.of(section, section.pool()))
                 .toArray(StatusReading[]::new);
@@ -185,6 +188,9 @@ final class Rows {
             case DELIVERY -> Stream.of(section.delivery().code());
             case LANGUAGE -> Stream.of(section.language().toLanguageTag());
             case MATERIALS -> Stream.of(section.freeMaterials() ? "free" : "paid");
+            case STILL_OWED -> Stream.of(byRecord.stillOwed(section.course()).code());
+            case MAY_TAKE -> Stream.of(byRecord.mayTake(section).may().code());
+            case ON_RECORD -> Stream.of(byRecord.onRecord(section.course()).code());
             case STATUS ->
                 Stream.of(readings.of(section, section.pool()).status().code());
         };

@@ -11,6 +11,8 @@ import ample.ledger.core.schedule.Section;
 import ample.ledger.core.schedule.TermCode;
 import java.time.LocalDate;
 import java.util.BitSet;
+import java.util.Collection;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -41,6 +43,11 @@ public final class PostedSchedules {
         this.journeys = schedules.stream()
                 .flatMap(schedule -> schedule.lists().journeys().stream())
                 .toList();
+    }
+
+    /** One of each term. */
+    public Collection<Schedule> all() {
+        return Collections.unmodifiableCollection(byTerm.values());
     }
 
     public Optional<Schedule> schedule(TermCode term) {

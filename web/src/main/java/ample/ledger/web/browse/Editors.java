@@ -27,7 +27,11 @@ final class Editors {
     Editors(Place place, SeasonFindings findings, Visit visit, Addressing addresses) {
         this.place = place;
         this.brief = findings.brief();
-        this.forms = new TopicForms(place, findings, visit.preferences());
+        this.forms = new TopicForms(
+                place,
+                findings,
+                visit.preferences(),
+                visit.record(place.terms().get(0).schedule()).isPresent());
         this.visit = visit;
         this.addresses = addresses;
     }

@@ -35,8 +35,11 @@ final class TopicForms {
     private final Brief unturned;
     private final SeasonFindings findings;
     private final Preferences preferences;
+    private final boolean record;
 
-    TopicForms(Place place, SeasonFindings findings, Preferences preferences) {
+    /** @param record whether a record of the visitor is known */
+    TopicForms(Place place, SeasonFindings findings, Preferences preferences, boolean record) {
+        this.record = record;
         this.place = place;
         this.brief = findings.brief();
         this.unturned = new Brief(brief.conditions().stream()
@@ -114,7 +117,10 @@ final class TopicForms {
             case DELIVERY -> values("Delivery", Facet.DELIVERY);
             case LANGUAGE -> values("Language", Facet.LANGUAGE);
             case REQUIREMENT -> values("Requirement", Facet.REQUIREMENT);
+            case STILL_OWED -> values("Requirements still owed", Facet.STILL_OWED);
             case PREREQUISITE -> values("Prerequisite", Facet.PREREQUISITE);
+            case MAY_TAKE -> values("What you may take", Facet.MAY_TAKE);
+            case ON_RECORD -> values("What is on your record", Facet.ON_RECORD);
             case MATERIALS -> values("Course materials", Facet.MATERIALS);
             case SEATS ->
                 filledIn(
@@ -129,11 +135,6 @@ final class TopicForms {
                         "Clear of chosen sections",
                         "Entry numbers, with commas between",
                         new Blank("plan", "text", "Chosen sections"));
-            case RECORD ->
-                filledIn(
-                        "Courses already taken",
-                        "Courses, as in glac:120",
-                        new Blank("taken", "text", "Courses already taken"));
         };
     }
 
@@ -174,7 +175,10 @@ final class TopicForms {
                         .toList()));
     }
 
-    private static String legend(Facet facet) {
+    private String legend(Facet facet) {
+        if (facet.isByRecord()) {
+            return record ? "By your record" : "By your record, of which nothing is known yet: say it under My record";
+        }
         return facet == Facet.REQUIREMENT ? "Counting toward any of these" : "Any of these " + facet.plural();
     }
 

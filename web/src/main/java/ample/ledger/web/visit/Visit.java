@@ -3,8 +3,10 @@ package ample.ledger.web.visit;
 import ample.ledger.core.browse.index.Moment;
 import ample.ledger.core.plan.PlannedWeek;
 import ample.ledger.core.plan.PostedSchedules;
+import ample.ledger.core.reading.Background;
 import ample.ledger.core.reading.OwnOpening;
 import ample.ledger.core.reading.Person;
+import ample.ledger.core.reading.RecordReading;
 import ample.ledger.core.reading.StatusReading;
 import ample.ledger.core.registrar.Hold;
 import ample.ledger.core.registrar.StudentFile;
@@ -26,6 +28,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Collectors;
 
 /**
  * One visit of one page: who asks, by what is kept for them, and what each term is to them at that moment. All that a page says of seats and
@@ -122,7 +125,7 @@ public final class Visit {
     public Optional<StudentRecord> record(Schedule schedule) {
         KeptRecord record = kept.record();
         if (registrar.file().isPresent()) {
-            return registrar.file().map(file -> file.record(record.supposed()));
+            return registrar.file().map(file -> file.record(record.supposed(), posted.all()));
         }
         return record.said() ? Optional.of(record.read(preferences.home(), schedule)) : Optional.empty();
     }
@@ -149,7 +152,21 @@ public final class Visit {
     /** The term as it is to who asks; the same whenever it is asked for in one visit. */
     public Moment of(PostedTerm term) {
         return moments.computeIfAbsent(
-                term.edition().term(), code -> term.index().now(person(term.schedule()), posted));
+                term.edition().term(), code -> term.index().now(background(term.schedule()), posted));
+    }
+
+    private Background background(Schedule schedule) {
+        return new Background(
+                person(schedule),
+                record(schedule),
+                kept.week(schedule).stream()
+                        .map(section -> section.course().code())
+                        .collect(Collectors.toSet()));
+    }
+
+    /** What the courses and sections of {@code schedule} are to the record, and to what the visitor keeps for the term. */
+    public RecordReading byRecord(Schedule schedule) {
+        return new RecordReading(schedule, background(schedule));
     }
 
     /** Terms as they are to who asks, in their order. */

@@ -93,7 +93,7 @@ class OftenAskedTest {
     }
 
     private static List<Condition> offers(Topic topic, Brief brief) {
-        return new TopicForms(PLACE, SeasonFindings.of(List.of(Schedules.now(INDEX)), brief), Preferences.USUAL)
+        return new TopicForms(PLACE, SeasonFindings.of(List.of(Schedules.now(INDEX)), brief), Preferences.USUAL, false)
                 .of(topic)
                 .oftenAsked()
                 .get();

@@ -9,7 +9,6 @@ import ample.ledger.core.browse.index.Facet;
 import ample.ledger.core.browse.index.FacetIndex;
 import ample.ledger.core.browse.index.MeetingColumns;
 import ample.ledger.core.browse.index.Moment;
-import ample.ledger.core.browse.index.SectionSet;
 import ample.ledger.core.calendar.Days;
 import java.time.DayOfWeek;
 import java.util.EnumMap;
@@ -22,35 +21,34 @@ import java.util.Objects;
  */
 public final class ValueCounts {
 
-    private final Moment moment;
+    private final Findings findings;
     private final Map<Facet, int[]> counts = new EnumMap<>(Facet.class);
     private final Map<DayOfWeek, Integer> days = new EnumMap<>(DayOfWeek.class);
     private final int timed;
     private final int untimed;
 
-    private ValueCounts(Moment moment, int timed, int untimed) {
-        this.moment = moment;
+    private ValueCounts(Findings findings, int timed, int untimed) {
+        this.findings = findings;
         this.timed = timed;
         this.untimed = untimed;
     }
 
-    /** Cost: {@link FacetIndex#counts} for each facet. */
+    /** Cost: {@link FacetIndex#counts} for each facet; for those by record only once they are asked for. */
     static ValueCounts of(Findings findings) {
         Moment moment = findings.moment();
-        CandidateSet fitting = findings.candidates();
-        SectionSet sections = findings.sections();
         CandidateSet besideUntimed = findings.besides(Topic.UNTIMED);
         CandidateSet besideDays = findings.besides(Topic.DAYS);
         OnDays asked = findings.brief().condition(OnDays.class).orElse(new OnDays(OnDays.Rule.ONLY, Days.ALL));
         MeetingColumns meetings =
                 asked.alone() ? moment.index().meetings() : moment.index().setMeetings();
         ValueCounts counts = new ValueCounts(
-                moment,
+                findings,
                 kept(new Timed(), moment).sizeOfAnd(besideUntimed),
                 meetings.untimed().sizeOfAnd(besideDays));
         for (Facet facet : Facet.values()) {
-            CandidateSet base = findings.besides(Topic.of(facet));
-            counts.counts.put(facet, moment.facet(facet).counts(base, base == fitting ? sections : base.sections()));
+            if (!facet.isByRecord()) {
+                counts.countsOf(facet);
+            }
         }
         for (DayOfWeek day : DayOfWeek.values()) {
             counts.days.put(day, kept(asked.on(Days.of(day)), moment).sizeOfAnd(besideDays));
@@ -64,17 +62,22 @@ public final class ValueCounts {
 
     /** Each value of {@code facet} with its count, in the order to show them, those that would give nothing among them. */
     public Map<String, Integer> of(Facet facet) {
-        return moment.facet(facet).named(countsOf(facet));
+        return findings.moment().facet(facet).named(countsOf(facet));
     }
 
     /** What one value would give; 0 for a value that there is not. */
     public int of(Facet facet, String code) {
-        return moment.facet(facet).countOf(countsOf(facet), code);
+        return findings.moment().facet(facet).countOf(countsOf(facet), code);
     }
 
-    /** Every facet is counted. */
     private int[] countsOf(Facet facet) {
-        return Objects.requireNonNull(counts.get(facet));
+        return counts.computeIfAbsent(facet, this::counted);
+    }
+
+    private int[] counted(Facet facet) {
+        CandidateSet base = findings.besides(Topic.of(facet));
+        boolean fitting = base == findings.candidates();
+        return findings.moment().facet(facet).counts(base, fitting ? findings.sections() : base.sections());
     }
 
     /** What that day alone would give, with the rule that the brief has, or else as the only day. */

@@ -17,19 +17,7 @@ import java.util.Map;
  * student likes. {@link Timed} leaves such sections out.
  */
 public sealed interface Condition
-        permits Having,
-                Numbers,
-                Mentioning,
-                Entries,
-                OnDays,
-                Between,
-                Closed,
-                Timed,
-                Dates,
-                Seats,
-                ClearOf,
-                OffRecord,
-                Not {
+        permits Having, Numbers, Mentioning, Entries, OnDays, Between, Closed, Timed, Dates, Seats, ClearOf, Not {
 
     /** What it is about; a brief has at most one condition about each topic. */
     Topic topic();

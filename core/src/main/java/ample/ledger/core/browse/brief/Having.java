@@ -5,6 +5,7 @@ import ample.ledger.core.browse.index.CandidateSet;
 import ample.ledger.core.browse.index.Facet;
 import ample.ledger.core.browse.index.FacetIndex;
 import ample.ledger.core.browse.index.Moment;
+import ample.ledger.core.reading.MayTake;
 import java.math.BigDecimal;
 import java.util.Collection;
 import java.util.HashSet;
@@ -127,19 +128,17 @@ public record Having(Facet facet, Set<String> codes, Facet.Match match) implemen
         return remote ? new Phrase("", text.toLowerCase(Locale.ROOT)) : new Phrase(facet.lead(), text);
     }
 
-    /** A course that is not one with no prerequisite is one with a prerequisite. */
+    /** A course that is not one with no prerequisite is one with a prerequisite; likewise where a record gives one of a few answers. */
     @Override
     public Phrase notPhrase(Wording wording) {
-        if (facet != Facet.PREREQUISITE || codes.size() > 1) {
-            return phrase(wording).denied();
-        }
-        return any(
-                        facet,
-                        wording.vocabulary().values(facet).stream()
-                                .map(Facet.Value::code)
-                                .filter(code -> !codes.contains(code))
-                                .toList())
-                .phrase(wording);
+        List<String> others = wording.vocabulary().values(facet).stream()
+                .map(Facet.Value::code)
+                .filter(code -> !codes.contains(code))
+                .toList();
+        boolean oneOfFew = facet == Facet.PREREQUISITE || facet.isByRecord();
+        return oneOfFew && match == Facet.Match.ANY && !others.isEmpty()
+                ? any(facet, others).phrase(wording)
+                : phrase(wording).denied();
     }
 
     @Override
@@ -155,11 +154,11 @@ public record Having(Facet facet, Set<String> codes, Facet.Match match) implemen
 
     @Override
     public Shortfall shortfall(Candidate candidate) {
-        return facet.scope() == Facet.Scope.SET ? others(candidate) : missing(candidate.codes(facet));
+        return facet.scope() == Facet.Scope.SET ? others(candidate) : missing(candidate, candidate.codes(facet));
     }
 
     /** Some or all of the values are wanted, and it has others. */
-    private Shortfall missing(List<String> has) {
+    private Shortfall missing(Candidate candidate, List<String> has) {
         if (match == Facet.Match.ALL) {
             Set<String> missing = minus(codes, has);
             return new Shortfall(
@@ -168,13 +167,18 @@ public record Having(Facet facet, Set<String> codes, Facet.Match match) implemen
                     wording -> "not " + said(wording, missing),
                     () -> having(minus(codes, missing)));
         }
+        if (facet == Facet.MAY_TAKE) {
+            // Of what one may not take no condition is left that would be worth asking for.
+            Optional<Condition> relaxed = has.contains(MayTake.NO.code()) ? Optional.empty() : having(plus(has));
+            return new Shortfall(1, leastShortfall(), wording -> ByRecord.mayTake(candidate), () -> relaxed);
+        }
         if (has.isEmpty()) {
             return Shortfall.whole(leastShortfall(), wording -> "not " + said(wording, codes));
         }
         return new Shortfall(
                 1,
                 leastShortfall(),
-                wording -> said(wording, has) + " instead",
+                wording -> facet.isByRecord() ? "is " + said(wording, has) : said(wording, has) + " instead",
                 () -> having(plus(Set.of(has.get(0)))));
     }
 
@@ -213,7 +217,7 @@ public record Having(Facet facet, Set<String> codes, Facet.Match match) implemen
         return any(facet, some).phrase(wording).whole();
     }
 
-    private Set<String> plus(Set<String> more) {
+    private Set<String> plus(Collection<String> more) {
         Set<String> all = new TreeSet<>(codes);
         all.addAll(more);
         return all;

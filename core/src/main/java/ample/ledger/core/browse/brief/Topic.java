@@ -40,12 +40,14 @@ public enum Topic implements Coded {
     DELIVERY(Facet.DELIVERY),
     LANGUAGE(Facet.LANGUAGE),
     REQUIREMENT(Facet.REQUIREMENT),
+    STILL_OWED(Facet.STILL_OWED),
     PREREQUISITE(Facet.PREREQUISITE),
+    MAY_TAKE(Facet.MAY_TAKE),
+    ON_RECORD(Facet.ON_RECORD),
     MATERIALS(Facet.MATERIALS),
     SEATS(Seats.PARAMETERS, Seats::read),
     STATUS(Facet.STATUS),
-    PLAN(ClearOf.PARAMETERS, ClearOf::read),
-    RECORD(OffRecord.PARAMETERS, OffRecord::read);
+    PLAN(ClearOf.PARAMETERS, ClearOf::read);
 
     private static final Map<Facet, Topic> BY_FACET = Arrays.stream(values())
             .filter(topic -> topic.facet().isPresent())

@@ -2,6 +2,7 @@ package ample.ledger.core.browse.index;
 
 import ample.ledger.core.calendar.Days;
 import ample.ledger.core.plan.PostedSchedules;
+import ample.ledger.core.reading.RecordReading;
 import ample.ledger.core.reading.StatusReading;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
@@ -58,9 +59,7 @@ public final class Candidate {
     }
 
     private List<String> codesOf(Facet facet, SectionAt section) {
-        return facet == Facet.STATUS
-                ? List.of(moment.seats().reading(section).status().code())
-                : facet.codesOf(moment.index().section(section), schedule());
+        return moment.codes(facet, section);
     }
 
     /** The days on which the section meets. */
@@ -95,6 +94,11 @@ public final class Candidate {
     /** The same of the whole set as {@link #end}. */
     public int endOfSet() {
         return ofMembers(timetable()::endOf).max().orElseThrow();
+    }
+
+    /** What sections are to the record of who asks. */
+    public RecordReading record() {
+        return moment.record();
     }
 
     /** What the section is to who asks. */

@@ -1,8 +1,13 @@
 package ample.ledger.core.browse.index;
 
+import ample.ledger.core.reading.MayTake;
+import ample.ledger.core.reading.OnRecord;
+import ample.ledger.core.reading.RecordReading;
 import ample.ledger.core.reading.Status;
+import ample.ledger.core.reading.StillOwed;
 import ample.ledger.core.schedule.Building;
 import ample.ledger.core.schedule.Campus;
+import ample.ledger.core.schedule.Coded;
 import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.Delivery;
 import ample.ledger.core.schedule.Department;
@@ -82,6 +87,14 @@ public enum Facet {
             "counting toward",
             ofCourse((course, schedule) -> course.requirements().stream()),
             schedule -> named(schedule.requirements(), Requirement::code, Requirement::name)),
+    /** By the record of who asks. */
+    STILL_OWED(
+            Scope.COURSE,
+            new Parameter("owed", "Whether the course counts toward a requirement still owed", "yes"),
+            "answers",
+            "",
+            byRecord((section, reading) -> reading.stillOwed(section.course())),
+            valuesOf(StillOwed.values(), StillOwed::label)),
     /** Whether something must come before the course. */
     PREREQUISITE(
             Scope.COURSE,
@@ -164,7 +177,7 @@ public enum Facet {
             "deliveries",
             "taught",
             ofSection(section -> Stream.of(section.delivery().code())),
-            schedule -> Arrays.stream(Delivery.values()).map(delivery -> new Value(delivery.code(), delivery.label()))),
+            valuesOf(Delivery.values(), Delivery::label)),
     LANGUAGE(
             Scope.SET,
             new Parameter("language", "Languages, as BCP 47 tags", "en"),
@@ -176,6 +189,22 @@ public enum Facet {
                     .distinct()
                     .sorted(Comparator.comparing(Locale::toLanguageTag))
                     .map(language -> new Value(language.toLanguageTag(), language.getDisplayName(Locale.ENGLISH)))),
+    /** By the record of who asks and by what is asked, whatever the seats are. */
+    MAY_TAKE(
+            Scope.SECTION,
+            new Parameter("may", "Whether one may take it, by one’s record", "yes,not-known"),
+            "answers",
+            "that",
+            byRecord((section, reading) -> reading.mayTake(section).may()),
+            valuesOf(MayTake.values(), MayTake::label)),
+    /** What stands of the course on the record of who asks. */
+    ON_RECORD(
+            Scope.COURSE,
+            new Parameter("record", "What stands of the course on one’s record", "nothing"),
+            "answers",
+            "",
+            byRecord((section, reading) -> reading.onRecord(section.course())),
+            valuesOf(OnRecord.values(), OnRecord::label)),
     MATERIALS(
             Scope.SET,
             new Parameter("materials", "Whether course materials are free or paid", "free"),
@@ -189,10 +218,9 @@ public enum Facet {
             new Parameter("status", "How it stands", "open,full-waitlist-open"),
             "statuses",
             "now",
-            (section, schedule) -> {
-                throw new IllegalStateException("Status depends on who asks, and when: a moment has it");
-            },
-            schedule -> Arrays.stream(Status.values()).map(status -> new Value(status.code(), status.label())));
+            Optional.empty(),
+            Optional.empty(),
+            valuesOf(Status.values(), Status::label));
 
     /** The code of a person or a place that is still to be announced. */
     public static final String TO_BE_ANNOUNCED = "to-be-announced";
@@ -203,7 +231,8 @@ public enum Facet {
     private final Parameter parameter;
     private final String plural;
     private final String lead;
-    private final Codes codes;
+    private final Optional<Codes> codes;
+    private final Optional<ByRecord> byRecord;
     private final Function<Schedule, Stream<Value>> values;
 
     /** What has to have the value. */
@@ -238,6 +267,12 @@ public enum Facet {
         Stream<String> of(Course course, Schedule schedule);
     }
 
+    /** The one value that a section has by a record. */
+    private interface ByRecord {
+        Coded of(Section section, RecordReading reading);
+    }
+
+    /** Of what is posted. */
     Facet(
             Scope scope,
             Parameter parameter,
@@ -245,6 +280,29 @@ public enum Facet {
             String lead,
             Codes codes,
             Function<Schedule, Stream<Value>> values) {
+        this(scope, parameter, plural, lead, Optional.of(codes), Optional.empty(), values);
+    }
+
+    /** Of what a record says. */
+    Facet(
+            Scope scope,
+            Parameter parameter,
+            String plural,
+            String lead,
+            ByRecord byRecord,
+            Function<Schedule, Stream<Value>> values) {
+        this(scope, parameter, plural, lead, Optional.empty(), Optional.of(byRecord), values);
+    }
+
+    Facet(
+            Scope scope,
+            Parameter parameter,
+            String plural,
+            String lead,
+            Optional<Codes> codes,
+            Optional<ByRecord> byRecord,
+            Function<Schedule, Stream<Value>> values) {
+        this.byRecord = byRecord;
         this.scope = scope;
         this.parameter = parameter;
         this.plural = plural;
@@ -297,9 +355,32 @@ public enum Facet {
                 .map(credits -> new Value(credits, credits.replace("-", " to ") + " credits"));
     }
 
-    /** The codes of the values that a section of {@code schedule} has; of sets exactly one. Not for {@link #STATUS}. */
+    /** Whether it is the same for everybody at any moment. */
+    public boolean isPosted() {
+        return codes.isPresent();
+    }
+
+    /** Whether it depends on the record of who asks. Every section then has exactly one value. */
+    public boolean isByRecord() {
+        return byRecord.isPresent();
+    }
+
+    /** The codes of the values that a section of {@code schedule} has; of sets exactly one. Only of what is posted. */
     List<String> codesOf(Section section, Schedule schedule) {
-        return codes.of(section, schedule).toList();
+        return codes.orElseThrow().of(section, schedule).toList();
+    }
+
+    /** The code of the value that a section has by a record. Only of what is by record. */
+    String codeByRecord(Section section, RecordReading reading) {
+        return byRecord.orElseThrow().of(section, reading).code();
+    }
+
+    private static <E extends Coded> Function<Schedule, Stream<Value>> valuesOf(E[] values, Function<E, String> label) {
+        return schedule -> Arrays.stream(values).map(value -> new Value(value.code(), label.apply(value)));
+    }
+
+    private static ByRecord byRecord(ByRecord value) {
+        return value;
     }
 
     private static Codes ofCourse(CodesOfCourse codes) {

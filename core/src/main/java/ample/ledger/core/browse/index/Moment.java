@@ -2,6 +2,7 @@ package ample.ledger.core.browse.index;
 
 import ample.ledger.core.plan.Attendance;
 import ample.ledger.core.plan.PostedSchedules;
+import ample.ledger.core.reading.RecordReading;
 import ample.ledger.core.reading.StatusReading;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Section;
@@ -12,14 +13,33 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * An index together with the seats at one moment, read for one person. Every part of one answer uses the same moment and person.
+ * An index together with the seats at one moment, read for one person with one record. Every part of one answer uses the same moment and person.
  *
  * @param posted the schedules of all terms, this one among them
  */
-public record Moment(TermIndex index, SeatView seats, PostedSchedules posted) {
+public record Moment(TermIndex index, SeatView seats, RecordView byRecord, PostedSchedules posted) {
 
     public FacetIndex facet(Facet facet) {
-        return facet == Facet.STATUS ? seats.statuses() : index.facet(facet);
+        if (facet.isPosted()) {
+            return index.facet(facet);
+        }
+        return facet.isByRecord() ? byRecord.facet(facet) : seats.statuses();
+    }
+
+    /** The codes of the values of {@code facet} that a section has. */
+    List<String> codes(Facet facet, SectionAt section) {
+        if (facet.isPosted()) {
+            return facet.codesOf(index.section(section), index.schedule());
+        }
+        return List.of(
+                facet.isByRecord()
+                        ? facet.codeByRecord(index.section(section), byRecord.reading())
+                        : seats.reading(section).status().code());
+    }
+
+    /** What the sections are to the record of who asks. */
+    public RecordReading record() {
+        return byRecord.reading();
     }
 
     /**

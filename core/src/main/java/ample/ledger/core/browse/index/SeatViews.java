@@ -5,7 +5,6 @@ import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.SeatPool;
 import java.util.Collections;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.Map;
 
 /**
@@ -25,15 +24,7 @@ final class SeatViews {
     /** How pools stand now that have changed since the posting. */
     private volatile Counts counts = new Counts(0, Map.of());
 
-    private final Map<Person, Dated> views = Collections.synchronizedMap(new LinkedHashMap<>(MOST_VIEWS, 0.75f, true) {
-
-        private static final long serialVersionUID = 1L;
-
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<Person, Dated> eldest) {
-            return size() > MOST_VIEWS;
-        }
-    });
+    private final Map<Person, Dated> views = Collections.synchronizedMap(new LatestAsked<>(MOST_VIEWS));
 
     /** How many changes came before it. */
     private record Dated(long change, SeatView view) {}

@@ -1,7 +1,8 @@
 package ample.ledger.core.browse.index;
 
 import ample.ledger.core.plan.PostedSchedules;
-import ample.ledger.core.reading.Person;
+import ample.ledger.core.reading.Background;
+import ample.ledger.core.reading.RecordReading;
 import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.CourseCode;
 import ample.ledger.core.schedule.EntryNumber;
@@ -58,6 +59,7 @@ public final class TermIndex {
     private final Map<Order, CandidatesInOrder> inOrder = new EnumMap<>(Order.class);
     private final Map<Order, int[]> ranks = new EnumMap<>(Order.class);
     private final SeatViews seats;
+    private final RecordViews records;
 
     /** @param today the day on which seats are counted, since seats are held until a day */
     public TermIndex(Schedule schedule, LocalDate today) {
@@ -79,8 +81,10 @@ public final class TermIndex {
                 .map(code -> schedule.course(code).orElseThrow())
                 .toList();
         this.seats = new SeatViews(SeatView.Ground.of(layout, sections), schedule);
+        this.records = new RecordViews(
+                background -> new RecordView(layout, sections, new RecordReading(schedule, background)));
         for (Facet facet : Facet.values()) {
-            if (facet != Facet.STATUS) {
+            if (facet.isPosted()) {
                 facets.put(facet, index(facet));
             }
         }
@@ -141,12 +145,12 @@ public final class TermIndex {
     }
 
     /**
-     * What it is at this moment for {@code person}.
+     * What it is at this moment to somebody.
      *
      * @param posted the schedules of all terms, this one among them
      */
-    public Moment now(Person person, PostedSchedules posted) {
-        return new Moment(this, seats.now(person), posted);
+    public Moment now(Background background, PostedSchedules posted) {
+        return new Moment(this, seats.now(background.person()), records.of(background), posted);
     }
 
     /**

@@ -73,7 +73,7 @@ final class QuickWords {
         for (Facet facet : Facet.values()) {
             for (Facet.Value value : vocabulary.values(facet)) {
                 boolean numeric = facet == Facet.LEVEL || facet == Facet.CREDITS;
-                if (!numeric && !value.code().equals(Facet.TO_BE_ANNOUNCED) && facet != Facet.STATUS) {
+                if (!numeric && !value.code().equals(Facet.TO_BE_ANNOUNCED) && facet.isPosted()) {
                     phrase(value.name(), facet, Set.of(value.code()));
                     phrase(value.code(), facet, Set.of(value.code()));
                     phrase(value.code().replace('-', ' '), facet, Set.of(value.code()));
@@ -91,6 +91,13 @@ final class QuickWords {
         phrase("free books", Facet.MATERIALS, Set.of("free"));
         phrase("no prerequisites", Facet.PREREQUISITE, Set.of("no-prerequisite"));
         phrase("prerequisites", Facet.PREREQUISITE, Set.of("prerequisite"));
+        phrase("i may take", Facet.MAY_TAKE, Set.of("yes"));
+        phrase("i can take", Facet.MAY_TAKE, Set.of("yes"));
+        phrase("for me", Facet.MAY_TAKE, Set.of("yes"));
+        phrase("i still owe", Facet.STILL_OWED, Set.of("yes"));
+        phrase("what i still owe", Facet.STILL_OWED, Set.of("yes"));
+        phrase("new to me", Facet.ON_RECORD, Set.of("nothing"));
+        phrase("not on my record", Facet.ON_RECORD, Set.of("nothing"));
         phrase("full", Facet.STATUS, Set.of("full", "full-waitlist-open"));
         phrase("cancelled", Facet.STATUS, Set.of("cancelled"));
         phrase("waitlist open", Facet.STATUS, Set.of("full-waitlist-open"));

@@ -60,7 +60,7 @@ class FindingsPropertyTest {
         }
 
         Moment moment() {
-            return index.now(person.person(), posted);
+            return index.now(person.background(), posted);
         }
 
         Findings findings() {

@@ -55,7 +55,8 @@ class NearMissTest {
                 "ends=2031-12-10     | 9 | DATE | ends on 19 Dec, 9 days late | ends=2031-12-19",
                 "weeks=8             | 7 | WEEK | lasts 15 weeks, 7 weeks too long | weeks=15",
                 "number=111          | 1 | OTHER_COURSE | is GLAC 240d | number=111,glac:240d",
-                "taken=glac:240d     | 1 | CONDITION | is on your record | ",
+                "record=passed       | 1 | VALUE | is perhaps on your record | record=not-known,passed",
+                "may=no              | 1 | VALUE | you may take | may=no,yes",
                 "plan=40300          | 1 | SECTION_OF_THE_PLAN | clashes with GLAC 111 F1 | ",
                 "words=nothing       | 1 | OTHER_COURSE | does not mention “nothing” | ",
             })
