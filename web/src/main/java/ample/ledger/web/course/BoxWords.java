@@ -1,6 +1,7 @@
 package ample.ledger.web.course;
 
 import ample.ledger.core.browse.brief.Brief;
+import ample.ledger.core.reading.MayTake;
 import ample.ledger.core.requirement.Evaluation.Verdict;
 import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.CourseCode;
@@ -10,6 +11,7 @@ import ample.ledger.web.term.Addresses;
 import ample.ledger.web.words.CodeWords;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
@@ -22,6 +24,20 @@ final class BoxWords {
     private final Judging judging;
     private final Addresses addresses;
     private final Brief brief;
+
+    /** How far a student has come with a course. */
+    enum Reach {
+        DONE,
+        GOING_ON,
+        PLANNED,
+        WITHIN,
+        NONE;
+
+        /** What draws it. */
+        String mark() {
+            return name().toLowerCase(Locale.ROOT).replace('_', '-');
+        }
+    }
 
     BoxWords(Judging judging, Addresses addresses, Brief brief) {
         this.judging = judging;
@@ -61,15 +77,38 @@ final class BoxWords {
 
     /** What the student's record says of it, otherwise whether it is offered this term: "passed", "not this term". */
     String says(CourseCode code) {
+        return switch (reach(code)) {
+            case DONE -> "passed";
+            case GOING_ON -> "in progress";
+            case PLANNED -> "planned";
+            case WITHIN -> "within reach";
+            case NONE -> judging.schedule().sectionsOf(code).isEmpty() ? "not this term" : "";
+        };
+    }
+
+    /** How far the student has come with a course, or with one that stands for it. */
+    Reach reach(CourseCode code) {
         Optional<Verdict> verdict = judging.evaluation()
                 .map(evaluation -> evaluation
                         .judge(new Prerequisite.Passed(code, Optional.empty(), true))
-                        .verdict())
-                .filter(Verdict::willDo);
-        if (verdict.isPresent()) {
-            return verdict.get() == Verdict.MET ? "passed" : verdict.get().label();
+                        .verdict());
+        if (verdict.isEmpty()) {
+            return Reach.NONE;
         }
-        return judging.schedule().sectionsOf(code).isEmpty() ? "not this term" : "";
+        return switch (verdict.get()) {
+            case MET -> Reach.DONE;
+            case IN_PROGRESS -> Reach.GOING_ON;
+            case PLANNED -> Reach.PLANNED;
+            case WAIVED, SUPPOSED, UNKNOWN, NEEDS_PERMISSION, NOT_MET -> isWithin(code) ? Reach.WITHIN : Reach.NONE;
+        };
+    }
+
+    /** Whether it is offered this term, and the student may take it. */
+    private boolean isWithin(CourseCode code) {
+        return !judging.schedule().sectionsOf(code).isEmpty()
+                && course(code)
+                        .filter(course -> judging.reading().mayTake(course).may() == MayTake.YES)
+                        .isPresent();
     }
 
     @Nullable String address(CourseCode code) {

@@ -81,7 +81,7 @@ final class CoursePages {
                 OfSubject.of(course, schedule),
                 addresses.browse(brief),
                 brief.isEmpty() ? "Back to all sections" : "Back to your brief",
-                Asks.of(judging, course.rules(), List.of(), Addresses.with("/record", "back", here)),
+                Asks.of(judging, course, List.of(), Addresses.with("/record", "back", here)),
                 offered(sections),
                 ground,
                 LineWords.ofCourse(posted, course, brief, ground, visit),

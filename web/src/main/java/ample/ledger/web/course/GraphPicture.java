@@ -34,6 +34,11 @@ import org.jspecify.annotations.Nullable;
 public record GraphPicture(
         int width, int height, List<Box> boxes, List<Arrow> arrows, String before, String after, boolean choices) {
 
+    /** Whether some course is marked by the student's record. */
+    public boolean marked() {
+        return boxes.stream().anyMatch(box -> !box.mark().equals("none"));
+    }
+
     private static final int BOX_WIDTH = 176;
     private static final int HEIGHT_WITHOUT_TITLE = 26;
     private static final int LINE_HEIGHT = 14;
@@ -50,6 +55,7 @@ public record GraphPicture(
      * One course.
      *
      * @param says what else there is to say of it in two words; empty for nothing
+     * @param mark how far the student has come with it: done, going-on, planned, within, none
      * @param means its code as the institution's key explains it
      * @param address of its page; null where it is not posted, and for the course of the page itself
      */
@@ -61,6 +67,7 @@ public record GraphPicture(
             String code,
             List<String> lines,
             String says,
+            String mark,
             @Nullable String address,
             String label,
             String means,
@@ -124,6 +131,7 @@ public record GraphPicture(
                 words.code(code),
                 words.lines(code),
                 says,
+                words.reach(code).mark(),
                 middle ? null : words.address(code),
                 "%s %s, %s%s"
                         .formatted(

@@ -1,6 +1,6 @@
 package ample.ledger.web.requirement;
 
-import ample.ledger.core.schedule.CourseRules;
+import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.Restriction;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -10,9 +10,10 @@ import org.jspecify.annotations.Nullable;
  *
  * @param rules what is asked beside prerequisites
  * @param record the address of the student's record, which leads back
+ * @param way over the terms to what cannot be taken yet; empty where it can, and where there is none
  * @param about what the record is to this page: "Judged by your record"
  */
-public record Asks(List<Need> needs, List<Rule> rules, String record, String about) {
+public record Asks(List<Need> needs, List<Rule> rules, String way, String record, String about) {
 
     public Asks {
         needs = List.copyOf(needs);
@@ -20,11 +21,12 @@ public record Asks(List<Need> needs, List<Rule> rules, String record, String abo
     }
 
     /** @param own restrictions beside those of the course */
-    public static Asks of(Judging judging, CourseRules rules, List<Restriction> own, String record) {
-        NeedsWords words = new NeedsWords(judging);
+    public static Asks of(Judging judging, Course course, List<Restriction> own, String record) {
+        NeedsWords words = new NeedsWords(judging, course);
         return new Asks(
-                rules.prerequisites().stream().map(words::need).toList(),
-                new RuleWords(judging, rules, own).rules(),
+                course.rules().prerequisites().stream().map(words::need).toList(),
+                new RuleWords(judging, course.rules(), own).rules(),
+                words.way(),
                 record,
                 judging.student().isEmpty()
                         ? "Say what is on your record, to see whether you meet it"

@@ -1,21 +1,22 @@
 package ample.ledger.web.requirement;
 
+import ample.ledger.core.reading.MayTake;
+import ample.ledger.core.reading.WayOverTerms;
 import ample.ledger.core.requirement.Evaluation;
 import ample.ledger.core.requirement.Evaluation.Judged;
+import ample.ledger.core.requirement.PrerequisiteWords;
 import ample.ledger.core.requirement.ShortestWays;
+import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.CourseCode;
 import ample.ledger.core.schedule.PostedPrerequisite;
 import ample.ledger.core.schedule.Prerequisite;
 import ample.ledger.core.schedule.Prerequisite.AtLeast;
-import ample.ledger.core.schedule.Prerequisite.CreditsEarned;
-import ample.ledger.core.schedule.Prerequisite.Passed;
-import ample.ledger.core.schedule.Prerequisite.Permission;
-import ample.ledger.core.schedule.Prerequisite.Placement;
-import ample.ledger.core.schedule.Prerequisite.Standing;
-import ample.ledger.core.schedule.Schedule;
 import ample.ledger.web.requirement.Asks.Need;
 import ample.ledger.web.requirement.Asks.Node;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -26,16 +27,20 @@ final class NeedsWords {
     /** More ways than this to the same end are not all said. */
     private static final int MOST_WAYS = 4;
 
-    private final Schedule schedule;
-    private final Optional<Evaluation> evaluation;
+    private final Judging judging;
+    private final Course asking;
+    private final PrerequisiteWords words;
 
-    NeedsWords(Judging judging) {
-        this.schedule = judging.schedule();
-        this.evaluation = judging.evaluation();
+    /** @param asking the course whose prerequisites are said */
+    NeedsWords(Judging judging, Course asking) {
+        this.judging = judging;
+        this.asking = asking;
+        this.words = new PrerequisiteWords(this::course);
     }
 
     Need need(PostedPrerequisite posted) {
-        Optional<Judged> judged = posted.expression().flatMap(needed -> evaluation.map(by -> by.judge(needed)));
+        Optional<Judged> judged =
+                posted.expression().flatMap(needed -> judging.evaluation().map(by -> by.judge(asking, needed)));
         return new Need(
                 posted.sentence(),
                 posted.expression()
@@ -60,41 +65,15 @@ final class NeedsWords {
                     .toList();
         }
         return new Node(
-                words(needed),
+                words.of(needed),
                 judged.map(NeedsWords::verdict).orElse(""),
                 judged.filter(all -> all.verdict().willDo()).isPresent(),
                 parts);
     }
 
-    private String words(Prerequisite needed) {
-        if (needed instanceof AtLeast choice) {
-            int all = choice.parts().size();
-            if (choice.count() == all) {
-                return all == 2 ? "both of" : "all of";
-            }
-            return choice.count() == 1 ? "one of" : choice.count() + " of";
-        }
-        if (needed instanceof Passed passed) {
-            return course(passed.course())
-                    + passed.leastGrade()
-                            .map(grade -> ", " + grade + " or better")
-                            .orElse("")
-                    + (passed.alongside() ? ", before or at the same time" : "");
-        }
-        if (needed instanceof Placement placement) {
-            return "placement “" + placement.name() + "”";
-        }
-        if (needed instanceof Standing standing) {
-            return "year " + standing.level() + " or later";
-        }
-        if (needed instanceof CreditsEarned earned) {
-            return earned.credits() + " credits earned";
-        }
-        return "permission of " + ((Permission) needed).by();
-    }
-
     private String course(CourseCode code) {
-        return schedule.course(code)
+        return judging.schedule()
+                .course(code)
                 .map(course -> course.written() + " " + course.title())
                 .orElse(code.toString());
     }
@@ -105,15 +84,30 @@ final class NeedsWords {
         if (ways.isEmpty()) {
             return "";
         }
-        String said = ways.stream()
-                .limit(MOST_WAYS)
-                .map(way -> way.stream().map(this::words).collect(Collectors.joining(" and ")))
-                .collect(Collectors.joining("; or "));
         String begins = judged.verdict() == Evaluation.Verdict.SUPPOSED
                 ? "On your record is still missing: "
                 : "What is missing: ";
-        return (ways.size() == 1 ? begins : "Any of these would do: ")
-                + said
-                + (ways.size() > MOST_WAYS ? "; or one of %d more ways.".formatted(ways.size() - MOST_WAYS) : ".");
+        return (ways.size() == 1 ? begins : "Any of these would do: ") + words.ofWays(ways, MOST_WAYS) + ".";
+    }
+
+    /** "The shortest way over the terms: NUMB 112 in Autumn 2031, then TIDE 214 in Spring 2032." */
+    String way() {
+        boolean lacks = judging.student().isPresent()
+                && judging.reading().mayTake(asking).may() == MayTake.NO;
+        return lacks
+                ? WayOverTerms.to(asking.code(), judging.reading(), judging.posted())
+                        .filter(steps -> steps.size() > 1)
+                        .map(steps -> "The shortest way over the terms: " + inTurn(steps) + ".")
+                        .orElse("")
+                : "";
+    }
+
+    private static String inTurn(List<WayOverTerms.Step> steps) {
+        Map<String, List<String>> byTerm = new LinkedHashMap<>();
+        steps.forEach(step -> byTerm.computeIfAbsent(step.term().name(), absent -> new ArrayList<>())
+                .add(step.course().written()));
+        return byTerm.entrySet().stream()
+                .map(term -> String.join(" and ", term.getValue()) + " in " + term.getKey())
+                .collect(Collectors.joining(", then "));
     }
 }

@@ -51,9 +51,7 @@ final class RuleWords {
     }
 
     private Rule rule(Equivalent equivalent) {
-        boolean onRecord = judging.student().stream()
-                .flatMap(record -> record.courses().stream())
-                .anyMatch(taken -> taken.course().equals(equivalent.course()));
+        boolean onRecord = judging.reading().has(equivalent.course());
         return new Rule(
                 equivalent.sentence(),
                 onRecord ? "on your record: no credit for both" : "",

@@ -145,7 +145,7 @@ final class SheetPages {
                 section.declared() == section.delivery() ? null : declared(section.declared()),
                 Words.credits(course.credits()),
                 course.description(),
-                Asks.of(judging, course.rules(), section.restrictions(), Addresses.with("/record", "back", here())),
+                Asks.of(judging, course, section.restrictions(), Addresses.with("/record", "back", here())),
                 toward(course),
                 Stream.concat(section.notes().stream(), course.notes().stream()).toList(),
                 OfSubject.of(course, schedule));

@@ -3,18 +3,21 @@ package ample.ledger.web.requirement;
 import static ample.ledger.core.fixtures.SectionBuilder.section;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ample.ledger.core.calendar.DateRange;
 import ample.ledger.core.fixtures.Schedules;
+import ample.ledger.core.reading.Background;
 import ample.ledger.core.reading.Person;
-import ample.ledger.core.requirement.Evaluation;
+import ample.ledger.core.reading.RecordReading;
 import ample.ledger.core.requirement.Grade;
 import ample.ledger.core.requirement.StudentRecord;
+import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.CourseCode;
 import ample.ledger.core.schedule.CourseRules;
-import ample.ledger.core.schedule.Equivalent;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.web.requirement.Asks.Need;
 import ample.ledger.web.requirement.Asks.Node;
 import java.math.BigDecimal;
+import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -96,37 +99,47 @@ class AsksTest {
     }
 
     @Test
-    void whatIsTakenAlongsideIsJudgedByRecordAndPlan() {
-        CourseRules rules =
-                section("TIDE 214").takenWith("NUMB 210").build().course().rules();
+    void whatIsMissingIsFoundOverTheTerms() {
+        Schedule autumn = Schedules.of(section("NUMB 112").build());
+        Schedule spring = Schedules.of(
+                "spring-2032",
+                "Spring 2032",
+                new DateRange(LocalDate.of(2032, 1, 12), LocalDate.of(2032, 4, 30)),
+                List.of(section("TIDE 214").needs("NUMB 112").build()));
+        Course course = spring.course(new CourseCode("TIDE", "214")).orElseThrow();
+        Optional<StudentRecord> student = Optional.of(StudentRecord.NEW);
+        Background background = new Background(Person.of(spring, student, Schedules.NOW), student, Set.of());
+        Judging judging = new Judging(new RecordReading(spring, background), List.of(spring, autumn), true);
 
-        assertThat(asks(rules, Optional.empty(), List.of()).rules())
+        assertThat(Asks.of(judging, course, List.of(), "/record").way())
+                .isEqualTo("The shortest way over the terms: NUMB 112 in Autumn 2031, then TIDE 214 in Spring 2032.");
+    }
+
+    @Test
+    void whatIsTakenAlongsideIsJudgedByRecordAndPlan() {
+        Course course = section("TIDE 214").takenWith("NUMB 210").build().course();
+
+        assertThat(asks(course, Optional.empty(), List.of()).rules())
                 .containsExactly(new Asks.Rule("Take with NUMB 210.", "", false));
-        assertThat(asks(rules, Optional.of(StudentRecord.NEW), List.of()).rules())
+        assertThat(asks(course, Optional.of(StudentRecord.NEW), List.of()).rules())
                 .containsExactly(new Asks.Rule("Take with NUMB 210.", "not met", false));
-        assertThat(asks(rules, Optional.of(StudentRecord.NEW), List.of(new CourseCode("NUMB", "210")))
+        assertThat(asks(course, Optional.of(StudentRecord.NEW), List.of(new CourseCode("NUMB", "210")))
                         .rules())
                 .containsExactly(new Asks.Rule("Take with NUMB 210.", "planned", true));
-        assertThat(asks(rules, Optional.of(record("NUMB 210 C")), List.of()).rules())
+        assertThat(asks(course, Optional.of(record("NUMB 210 C")), List.of()).rules())
                 .containsExactly(new Asks.Rule("Take with NUMB 210.", "met", true));
     }
 
     @Test
     void aCourseThatCountsForThisOneIsLookedForOnTheRecord() {
-        CourseRules rules = new CourseRules(
-                List.of(),
-                List.of(),
-                List.of(new Equivalent(
-                        new CourseCode("MYCO", "245"), Equivalent.Effect.STANDS_FOR, "No credit with MYCO 245.")),
-                List.of());
+        Course course = section("TIDE 214").standsFor("MYCO 245").build().course();
 
-        assertThat(asks(rules, Optional.empty(), List.of()).rules())
-                .containsExactly(new Asks.Rule("No credit with MYCO 245.", "", false));
-        assertThat(asks(rules, Optional.of(StudentRecord.NEW), List.of()).rules())
-                .containsExactly(new Asks.Rule("No credit with MYCO 245.", "", true));
-        assertThat(asks(rules, Optional.of(record("MYCO 245 B")), List.of()).rules())
-                .containsExactly(
-                        new Asks.Rule("No credit with MYCO 245.", "on your record: no credit for both", false));
+        assertThat(asks(course, Optional.empty(), List.of()).rules())
+                .containsExactly(new Asks.Rule("Either does.", "", false));
+        assertThat(asks(course, Optional.of(StudentRecord.NEW), List.of()).rules())
+                .containsExactly(new Asks.Rule("Either does.", "", true));
+        assertThat(asks(course, Optional.of(record("MYCO 245 B")), List.of()).rules())
+                .containsExactly(new Asks.Rule("Either does.", "on your record: no credit for both", false));
     }
 
     /** Whatever is posted can be said, with and without a record. */
@@ -135,7 +148,7 @@ class AsksTest {
         for (Optional<StudentRecord> student :
                 List.of(Optional.<StudentRecord>empty(), Optional.of(record("GLAC 120 B", "NUMB 112 C")))) {
             KERNEL.courses().forEach(course -> {
-                Asks asks = asks(course.rules(), student, List.of());
+                Asks asks = asks(course, student, List.of());
                 assertThat(asks.about()).startsWith(student.isPresent() ? "Judged by what you said" : "Say what is on");
                 assertThat(asks.nothing())
                         .isEqualTo(course.rules().equals(new CourseRules(List.of(), List.of(), List.of(), List.of())));
@@ -150,19 +163,14 @@ class AsksTest {
     }
 
     private static Need need(String expression, Optional<StudentRecord> student) {
-        CourseRules rules =
-                section("TIDE 399").needs(expression).build().course().rules();
-        return asks(rules, student, List.of()).needs().get(0);
+        Course course = section("TIDE 399").needs(expression).build().course();
+        return asks(course, student, List.of()).needs().get(0);
     }
 
-    private static Asks asks(CourseRules rules, Optional<StudentRecord> student, List<CourseCode> planned) {
-        Judging judging = new Judging(
-                KERNEL,
-                Person.of(KERNEL, student, Schedules.NOW),
-                student,
-                student.map(record -> new Evaluation(record, planned, KERNEL)),
-                false);
-        return Asks.of(judging, rules, List.of(), "/record");
+    private static Asks asks(Course course, Optional<StudentRecord> student, List<CourseCode> planned) {
+        Background background = new Background(Person.of(KERNEL, student, Schedules.NOW), student, Set.copyOf(planned));
+        Judging judging = new Judging(new RecordReading(KERNEL, background), List.of(KERNEL), false);
+        return Asks.of(judging, course, List.of(), "/record");
     }
 
     /** @param taken each a subject, a number and a grade */
