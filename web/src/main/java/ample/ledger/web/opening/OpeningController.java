@@ -86,13 +86,13 @@ class OpeningController {
                         .map(sooner -> "With %s more it would be %s."
                                 .formatted(
                                         Words.credits(sooner.credits()),
-                                        Words.moment(sooner.opening().from())))
+                                        Words.moment(sooner.opening().from(), visit.now(schedule))))
                         .orElse(""),
                 schedule.lists().openings().stream()
                         .sorted(Comparator.comparing(Opening::from))
                         .map(opening -> new Line(
                                 opening.name(),
-                                Words.moment(opening.from()),
+                                Words.moment(opening.from(), visit.now(schedule)),
                                 state(opening, schedule, visit),
                                 own.filter(opens -> opens.opening().equals(opening))
                                         .isPresent()))
@@ -102,25 +102,32 @@ class OpeningController {
 
     /** How many credits the registrar lets the student register for, and what the institution has posted about more. */
     private static String limit(Schedule schedule, Visit visit) {
-        Optional<String> own = visit.registrar()
-                .file()
-                .flatMap(file -> file.term(schedule.term().code().text()))
-                .flatMap(StudentFile.OfTerm::mostCredits)
-                .map(most -> "You may register for %s at most.".formatted(Words.credits(most)));
         Optional<String> posted = schedule.lists().loads().stream()
                 .filter(rule -> rule.sort() == LoadRule.Sort.OVER_LOAD)
                 .flatMap(rule -> rule.meaning().stream())
                 .findFirst();
+        Optional<String> own = visit.registrar()
+                .file()
+                .flatMap(file -> file.term(schedule.term().code().text()))
+                .flatMap(StudentFile.OfTerm::mostCredits)
+                .map(most -> "You may register for %s %s."
+                        .formatted(Words.credits(most), posted.isPresent() ? "by yourself" : "at most"));
         return Stream.of(own, posted).flatMap(Optional::stream).collect(Collectors.joining(" "));
     }
 
     private static String sentence(Opening opening, Schedule schedule, Visit visit) {
         boolean open = !visit.now(schedule).isBefore(opening.from());
-        return "Registration %s for you %s, for %s."
+        String opens = "Registration %s for you %s, for %s."
                 .formatted(
                         open ? "opened" : "opens",
-                        Words.moment(opening.from()) + (open ? "" : ", " + state(opening, schedule, visit)),
+                        Words.moment(opening.from(), visit.now(schedule))
+                                + (open ? "" : ", " + state(opening, schedule, visit)),
                         SeatWords.uncapitalised(opening.name()));
+        return open
+                ? OpeningWords.until(visit, schedule)
+                        .map(until -> opens + " " + until + ".")
+                        .orElse(opens)
+                : opens;
     }
 
     private static String state(Opening opening, Schedule schedule, Visit visit) {

@@ -2,11 +2,13 @@ package ample.ledger.web.visit;
 
 import ample.ledger.core.reading.OwnOpening;
 import ample.ledger.core.registrar.Hold;
+import ample.ledger.core.registrar.StudentFile;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.web.words.Words;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDateTime;
+import java.time.LocalTime;
 import java.util.Optional;
 
 /** When a student may register, in words. */
@@ -32,10 +34,24 @@ public final class OpeningWords {
                 .map(opens -> {
                     LocalDateTime from = opens.opening().from();
                     return visit.now(schedule).isBefore(from)
-                            ? "Registration opens %s, %s".formatted(Words.moment(from), in(visit.now(schedule), from))
-                            : "Registration opened " + Words.moment(from);
+                            ? "Registration opens %s, %s"
+                                    .formatted(Words.moment(from, visit.now(schedule)), in(visit.now(schedule), from))
+                            : until(visit, schedule).orElseGet(() -> "Registration opened " + Words.moment(from));
                 })
                 .orElse("");
+    }
+
+    /** "Open to you until Fri 12 Sep", once registration has opened; empty where the registrar does not say until when. */
+    public static Optional<String> until(Visit visit, Schedule schedule) {
+        return visit.registrar()
+                .file()
+                .flatMap(file -> file.term(schedule.term().code().text()))
+                .flatMap(StudentFile.OfTerm::closes)
+                .map(closes -> (visit.now(schedule).isBefore(closes) ? "Open to you until " : "Closed to you since ")
+                        + (closes.toLocalTime().equals(LocalTime.MIDNIGHT)
+                                        && visit.now(schedule).isBefore(closes)
+                                ? Words.date(closes.toLocalDate().minusDays(1))
+                                : Words.moment(closes)));
     }
 
     /** As {@link Visit#opening} has it, until the term is over. */

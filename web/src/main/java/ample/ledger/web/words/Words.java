@@ -12,6 +12,7 @@ import ample.ledger.core.schedule.Section;
 import ample.ledger.core.schedule.Span;
 import java.math.BigDecimal;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.time.ZonedDateTime;
 import java.time.format.DateTimeFormatter;
 import java.time.temporal.TemporalAccessor;
@@ -28,6 +29,9 @@ public final class Words {
             DateTimeFormatter.ofPattern("EEE d MMM yyyy", Locale.ENGLISH);
     private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("H:mm:ss", Locale.ENGLISH);
     private static final DateTimeFormatter MOMENT = DateTimeFormatter.ofPattern("EEE d MMM, H:mm", Locale.ENGLISH);
+
+    private static final DateTimeFormatter MOMENT_OF_A_YEAR =
+            DateTimeFormatter.ofPattern("EEE d MMM yyyy, H:mm", Locale.ENGLISH);
 
     private Words() {}
 
@@ -94,6 +98,11 @@ public final class Words {
     /** "Tue 17 Jun, 9:41". */
     public static String moment(TemporalAccessor moment) {
         return MOMENT.format(moment);
+    }
+
+    /** The same, with the year where it is another than {@code now}'s: "Tue 2 Mar 2032, 8:00". */
+    public static String moment(LocalDateTime moment, LocalDateTime now) {
+        return moment.getYear() == now.getYear() ? moment(moment) : MOMENT_OF_A_YEAR.format(moment);
     }
 
     /** "Mon Wed 9:30–10:50", "Every other Wed 14:30–16:30", "Sat 20 Sep 8:00–16:00" or "No set time, 2.5 h a week". */

@@ -13,6 +13,7 @@ import ample.ledger.core.schedule.Section;
 import ample.ledger.core.schedule.Span;
 import java.math.BigDecimal;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.time.ZoneOffset;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -40,6 +41,9 @@ class WordsTest {
         assertThat(Words.dates(SectionBuilder.TERM)).isEqualTo("Mon 8 Sep to Fri 19 Dec 2031");
         assertThat(Words.dates(new DateRange(LocalDate.of(2031, 9, 8), LocalDate.of(2032, 4, 30))))
                 .isEqualTo("Mon 8 Sep 2031 to Fri 30 Apr 2032");
+        LocalDateTime opens = LocalDate.of(2032, 3, 2).atTime(8, 0);
+        assertThat(Words.moment(opens, opens.minusMonths(9))).isEqualTo("Tue 2 Mar 2032, 8:00");
+        assertThat(Words.moment(opens, opens.minusDays(9))).isEqualTo("Tue 2 Mar, 8:00");
         assertThat(Words.moment(LocalDate.of(2031, 6, 17).atTime(9, 41).atZone(ZoneOffset.UTC)))
                 .isEqualTo("Tue 17 Jun, 9:41");
     }
