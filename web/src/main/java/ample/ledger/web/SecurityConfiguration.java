@@ -63,6 +63,7 @@ class SecurityConfiguration {
         "/preferences/home",
         "/record",
         "/record/forget",
+        "/record/offered",
         "/briefs/save",
         "/briefs/forget",
         "/{term}/week/add",

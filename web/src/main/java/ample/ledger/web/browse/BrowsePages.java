@@ -110,7 +110,6 @@ final class BrowsePages {
 
     private BrowsePage.Listed list() {
         int shown = view.whole() ? 1 : leaves.shown(view);
-        boolean last = view.whole() || shown >= leaves.size();
         return new BrowsePage.Listed(
                 total(),
                 misses().inPlace() == 0
@@ -119,7 +118,7 @@ final class BrowsePages {
                 orders(),
                 subjects(),
                 leaf(shown),
-                last ? misses().stray() : List.of());
+                misses().stray());
     }
 
     /** Found when first asked for: a list that is not by course shows none. */

@@ -229,9 +229,9 @@ public class Keeping {
      * Gives everything that a guest has made to the student as whom they just signed in. What the student has no room for stays
      * with the guest.
      *
-     * @return whether nothing had to stay
+     * @return what there is to say of it
      */
-    public boolean adopt(HttpServletRequest request, String name) {
+    public Adopted adopt(HttpServletRequest request, String name) {
         request.removeAttribute(OF_THIS_REQUEST);
         GuestCookie cookie = GuestCookie.of(request);
         Optional<Kept> guest = cookie.owner().flatMap(visitors::find).map(found -> KeptJson.read(found.content()));
@@ -242,8 +242,16 @@ public class Keeping {
             visitors.forget(cookie.owner().orElseThrow());
             cookie.end();
         }
-        return all;
+        return new Adopted(all, guest.filter(some -> some.record().said()).isPresent());
     }
+
+    /**
+     * What came of giving a student what they made as a guest.
+     *
+     * @param all whether nothing had to stay
+     * @param offered whether the student is to decide on what they typed of their record
+     */
+    public record Adopted(boolean all, boolean offered) {}
 
     private boolean takeOver(String student, Kept guest) {
         try {

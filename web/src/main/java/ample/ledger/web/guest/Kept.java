@@ -15,11 +15,12 @@ import java.util.List;
  * What is kept for one visitor: their plans, briefs under names, and what they said of their record. Immutable.
  *
  * @param briefs in the order they were saved
+ * @param offered what a student typed of their record before they signed in, until they take it over or forget it
  */
-public record Kept(PlanBook plans, List<SavedBrief> briefs, KeptRecord record) {
+public record Kept(PlanBook plans, List<SavedBrief> briefs, KeptRecord record, KeptRecord offered) {
 
     /** Nothing yet. */
-    public static final Kept NOTHING = new Kept(PlanBook.EMPTY, List.of(), KeptRecord.NONE);
+    public static final Kept NOTHING = new Kept(PlanBook.EMPTY, List.of(), KeptRecord.NONE, KeptRecord.NONE);
 
     private static final int MOST_BRIEFS = 30;
     private static final int LONGEST_NAME = 60;
@@ -59,24 +60,35 @@ public record Kept(PlanBook plans, List<SavedBrief> briefs, KeptRecord record) {
                 new SavedBrief(shown.length() > LONGEST_NAME ? shown.substring(0, LONGEST_NAME) : shown, address);
         List<SavedBrief> after = new ArrayList<>(forgetting(saved.name()).briefs);
         after.add(saved);
-        return new Kept(plans, after.subList(Math.max(0, after.size() - MOST_BRIEFS), after.size()), record);
+        return new Kept(plans, after.subList(Math.max(0, after.size() - MOST_BRIEFS), after.size()), record, offered);
     }
 
     public Kept forgetting(String name) {
         return new Kept(
                 plans,
                 briefs.stream().filter(brief -> !brief.name().equals(name)).toList(),
-                record);
+                record,
+                offered);
     }
 
     /** With this record instead of the one before. */
     public Kept with(KeptRecord other) {
-        return new Kept(plans, briefs, other);
+        return new Kept(plans, briefs, other, offered);
     }
 
-    /** With what a guest brings: plans beside the own, briefs of other names, and the record where nothing was said of the own. */
+    /** What was typed before signing in stands with what is typed, or supposed beside the record, from now on. */
+    public Kept takingOver() {
+        return new Kept(plans, briefs, record.with(offered), KeptRecord.NONE);
+    }
+
+    /** What was typed before signing in is no longer offered. */
+    public Kept offeringNothing() {
+        return new Kept(plans, briefs, record, KeptRecord.NONE);
+    }
+
+    /** With what a guest brings: plans beside the own, briefs of other names, and the record only as an offer. */
     Kept adopting(Kept guest) {
-        Kept all = new Kept(plans.adopting(guest.plans), briefs, record.said() ? record : guest.record);
+        Kept all = new Kept(plans.adopting(guest.plans), briefs, record, guest.record.said() ? guest.record : offered);
         for (SavedBrief brief : guest.briefs) {
             boolean known = briefs.stream().anyMatch(own -> own.name().equals(brief.name()));
             all = known ? all : all.saving(brief.name(), brief.address());
@@ -86,6 +98,6 @@ public record Kept(PlanBook plans, List<SavedBrief> briefs, KeptRecord record) {
 
     /** With these plans instead of those before. */
     Kept with(PlanBook other) {
-        return new Kept(other, briefs, record);
+        return new Kept(other, briefs, record, offered);
     }
 }

@@ -16,10 +16,10 @@ final class KeptJson {
     private KeptJson() {}
 
     /** The parts beside the plans, whose format is {@link PlanJson}'s own. */
-    private record Beside(List<Kept.SavedBrief> briefs, KeptRecord record) {}
+    private record Beside(List<Kept.SavedBrief> briefs, KeptRecord record, KeptRecord offered) {}
 
     static String write(Kept kept) {
-        ObjectNode json = JSON.valueToTree(new Beside(kept.briefs(), kept.record()));
+        ObjectNode json = JSON.valueToTree(new Beside(kept.briefs(), kept.record(), kept.offered()));
         json.set(PLANS, JSON.readTree(PlanJson.writeBook(kept.plans())));
         return json.toString();
     }
@@ -31,6 +31,11 @@ final class KeptJson {
                 json.has("briefs")
                         ? List.of(JSON.treeToValue(json.path("briefs"), Kept.SavedBrief[].class))
                         : List.of(),
-                json.has("record") ? JSON.treeToValue(json.path("record"), KeptRecord.class) : KeptRecord.NONE);
+                record(json, "record"),
+                record(json, "offered"));
+    }
+
+    private static KeptRecord record(JsonNode json, String part) {
+        return json.has(part) ? JSON.treeToValue(json.path(part), KeptRecord.class) : KeptRecord.NONE;
     }
 }

@@ -15,6 +15,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -61,6 +62,32 @@ public record KeptRecord(String courses, String credits, String level, String pl
     /** Only the courses: of all else of a student the registrar knows. */
     public KeptRecord coursesAlone() {
         return new KeptRecord(courses, "", "", "", "");
+    }
+
+    /** Line by line with what {@code other} says beside it; what both say differently stays. */
+    KeptRecord with(KeptRecord other) {
+        return new KeptRecord(
+                lines(courses, other.courses),
+                credits.isEmpty() ? other.credits : credits,
+                level.isEmpty() ? other.level : level,
+                lines(placements, other.placements),
+                programme.isEmpty() ? other.programme : programme);
+    }
+
+    private static String lines(String some, String more) {
+        return Stream.concat(some.lines(), more.lines()).distinct().collect(Collectors.joining("\n"));
+    }
+
+    /** What was said, one thing a line. */
+    public List<String> inWords() {
+        return Stream.of(
+                        courses.lines(),
+                        Stream.of(credits).filter(said -> !said.isEmpty()).map(said -> said + " credits earned"),
+                        Stream.of(level).filter(said -> !said.isEmpty()).map(said -> "year " + said),
+                        placements.lines(),
+                        Stream.of(programme).filter(said -> !said.isEmpty()))
+                .flatMap(said -> said)
+                .toList();
     }
 
     /** Whether anything was said. */

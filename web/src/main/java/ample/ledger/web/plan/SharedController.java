@@ -88,7 +88,8 @@ class SharedController {
                 .forEach(name ->
                         Optional.ofNullable(parameters.getFirst(name)).ifPresent(value -> shown.add(name, value)));
         WeekAsk ask = WeekAsk.of(term, "/shared/" + token, shown);
-        Kept kept = new Kept(new PlanBook(0, List.of(plan), Map.of(), List.of()), List.of(), KeptRecord.NONE);
+        Kept kept = new Kept(
+                new PlanBook(0, List.of(plan), Map.of(), List.of()), List.of(), KeptRecord.NONE, KeptRecord.NONE);
         Optional<String> student =
                 Visitors.studentOf(share.owner()).filter(name -> share.withRecord() && isAdviser(request));
         Visit visit =

@@ -15,6 +15,7 @@ import java.util.List;
  * @param opening the address of the page that says when the student may register
  * @param unreadable what cannot be read of it here, in sentences
  * @param supposed what the student supposes beside it, as they typed it
+ * @param offered lines that they typed before signing in, and that are not on the record
  */
 public record OwnRecord(
         String name,
@@ -26,7 +27,8 @@ public record OwnRecord(
         List<String> holds,
         String opening,
         List<String> unreadable,
-        String supposed) {
+        String supposed,
+        List<String> offered) {
 
     /** One thing that is known. */
     public record Fact(String label, String words) {}

@@ -9,6 +9,7 @@ import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.Programme;
 import ample.ledger.core.schedule.Requirement;
 import ample.ledger.core.schedule.Schedule;
+import ample.ledger.web.guest.Kept;
 import ample.ledger.web.record.OwnRecord.Fact;
 import ample.ledger.web.record.OwnRecord.Line;
 import ample.ledger.web.visit.OpeningWords;
@@ -35,17 +36,17 @@ public final class OwnRecordWords {
         this.posted = posted;
     }
 
-    /** As the student reads it; {@code supposed} is what they suppose beside it, as they typed it. */
-    OwnRecord ofOneself(String supposed) {
-        return of("you", supposed);
+    /** As the student reads it, with what is kept of what they typed themselves. */
+    OwnRecord ofOneself(Kept kept) {
+        return of("you", kept.record().courses(), kept.offered().courses());
     }
 
     /** As somebody else reads it, to whom the student shows it. */
     public OwnRecord ofAnother() {
-        return of("them", "");
+        return of("them", "", "");
     }
 
-    private OwnRecord of(String whom, String supposed) {
+    private OwnRecord of(String whom, String supposed, String offered) {
         return new OwnRecord(
                 file.name(),
                 posted.stream()
@@ -63,7 +64,8 @@ public final class OwnRecordWords {
                         .map(schedule -> "/" + schedule.term().code() + "/opening")
                         .orElse(""),
                 file.unreadable(),
-                beside(supposed));
+                beside(supposed),
+                beside(offered).lines().toList());
     }
 
     /** Without the lines that are on the record as they stand. */
@@ -92,6 +94,9 @@ public final class OwnRecordWords {
         file.cohort().ifPresent(cohort -> facts.add(new Fact("Cohort", cohort)));
         if (!file.placements().isEmpty()) {
             facts.add(new Fact("Placements", String.join(", ", file.placements())));
+        }
+        if (!file.waived().isEmpty()) {
+            facts.add(new Fact("Prerequisites waived for", String.join(", ", file.waived())));
         }
         return facts;
     }

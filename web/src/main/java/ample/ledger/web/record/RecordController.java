@@ -65,6 +65,20 @@ class RecordController {
     }
 
     /**
+     * Answers the offer of what a student typed before signing in.
+     *
+     * @param take whether it is supposed beside the record from now on; otherwise it is forgotten
+     */
+    @PostMapping("/record/offered")
+    String offered(
+            @RequestParam(defaultValue = "false") boolean take,
+            @RequestParam(defaultValue = "/") String back,
+            HttpServletRequest request) {
+        keeping.change(request, kept -> take ? kept.takingOver() : kept.offeringNothing());
+        return "redirect:" + Addresses.with("/record", "back", Local.address(back));
+    }
+
+    /**
      * Keeps what can be read. What cannot be read of the courses is said, and stays in its field.
      *
      * @param file a list of courses and grades as CSV, added to what was typed
@@ -106,6 +120,7 @@ class RecordController {
         FromRegistrar registrar = registrar(request);
         model.addAttribute("away", registrar.awaySince().isPresent());
         model.addAttribute("record", record);
+        model.addAttribute("offered", keeping.of(request).offered().inWords());
         model.addAttribute("back", Local.address(back));
         model.addAttribute("faults", faults);
         model.addAttribute("programmes", programmes());
@@ -115,7 +130,7 @@ class RecordController {
         registrar
                 .file()
                 .ifPresent(file ->
-                        model.addAttribute("own", new OwnRecordWords(file, posted).ofOneself(record.courses())));
+                        model.addAttribute("own", new OwnRecordWords(file, posted).ofOneself(keeping.of(request))));
         return registrar.file().isPresent() ? "record/own" : "record/page";
     }
 

@@ -115,8 +115,8 @@ public class SignOn {
         LOG.info("{} has signed in from {}", who.getName(), ClientAddress.of(request));
         String back = SignInCookie.back(request);
         String address = back.equals("/") && desk ? "/desk" : back;
-        if (student && !keeping.adopt(request, who.getName())) {
-            tell(request, response, address);
+        if (student) {
+            tell(keeping.adopt(request, who.getName()), request, response, address);
         }
         response.sendRedirect(address);
     }
@@ -125,13 +125,21 @@ public class SignOn {
         return who.getAuthorities().stream().anyMatch(one -> ("ROLE_" + role).equals(one.getAuthority()));
     }
 
-    private void tell(HttpServletRequest request, HttpServletResponse response, String address) {
-        FlashMap map = new FlashMap();
-        map.put(
-                "signedIn",
-                "Not all plans of this visit could be brought to yours, which are as many as can be kept. They are here again when you sign out.");
-        map.setTargetRequestPath(address.replaceAll("[?#].*", ""));
-        told.saveOutputFlashMap(map, request, response);
+    private void tell(
+            Keeping.Adopted adopted, HttpServletRequest request, HttpServletResponse response, String address) {
+        String all = adopted.all()
+                ? ""
+                : "Not all plans of this visit could be brought to yours, which are as many as can be kept. They are here again when you sign out.";
+        String offered = adopted.offered()
+                ? "What you typed of your record before is not part of it. Under My record you can suppose it, or forget it."
+                : "";
+        String both = (all + " " + offered).strip();
+        if (!both.isEmpty()) {
+            FlashMap map = new FlashMap();
+            map.put("signedIn", both);
+            map.setTargetRequestPath(address.replaceAll("[?#].*", ""));
+            told.saveOutputFlashMap(map, request, response);
+        }
     }
 
     /** Says on the page to sign in what went wrong, and keeps where the visitor was. */

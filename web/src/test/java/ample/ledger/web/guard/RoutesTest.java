@@ -28,6 +28,7 @@ class RoutesTest {
             "/preferences/home",
             "/record",
             "/record/forget",
+            "/record/offered",
             "/briefs/save",
             "/briefs/forget",
             "/{term}/week/add",

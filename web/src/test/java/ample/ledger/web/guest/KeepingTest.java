@@ -167,12 +167,14 @@ class KeepingTest {
         keeping.change(browser.asks(), kept -> kept.with(SECOND_YEAR));
         keeping.changePlans(new Browser().asksAs("maris"), book -> noting(book, "hers"));
 
-        assertThat(keeping.adopt(browser.asks(), "maris")).isTrue();
+        assertThat(keeping.adopt(browser.asks(), "maris")).isEqualTo(new Keeping.Adopted(true, true));
 
         Kept after = keeping.of(browser.asksAs("maris"));
         assertThat(after.plans().ofSeason(SEASON)).extracting(Plan::notes).containsExactly("hers", "made as a guest");
         assertThat(after.briefs()).extracting(Kept.SavedBrief::name).containsExactly("Mornings");
-        assertThat(after.record()).isEqualTo(SECOND_YEAR);
+        assertThat(after.record()).as("only once she says so").isEqualTo(KeptRecord.NONE);
+        assertThat(after.takingOver().record()).isEqualTo(SECOND_YEAR);
+        assertThat(after.takingOver().offered()).isEqualTo(KeptRecord.NONE);
         assertThat(browser.asks().getCookies()).isNullOrEmpty();
         assertThat(stored).containsOnlyKeys("student:maris");
     }
@@ -184,8 +186,8 @@ class KeepingTest {
         keeping.adopt(browser.asks(), "maris");
         keeping.adopt(browser.asks(), "odo");
 
-        assertThat(keeping.of(browser.asksAs("maris")).record().courses()).isEqualTo("NUMB 112 A");
-        assertThat(keeping.of(browser.asksAs("odo")).record()).isEqualTo(KeptRecord.NONE);
+        assertThat(keeping.of(browser.asksAs("maris")).offered().courses()).isEqualTo("NUMB 112 A");
+        assertThat(keeping.of(browser.asksAs("odo")).offered()).isEqualTo(KeptRecord.NONE);
     }
 
     @Test
@@ -196,7 +198,7 @@ class KeepingTest {
         }
         keeping.changePlans(browser.asks(), book -> noting(book, "made as a guest"));
 
-        assertThat(keeping.adopt(browser.asks(), "maris")).isFalse();
+        assertThat(keeping.adopt(browser.asks(), "maris")).isEqualTo(new Keeping.Adopted(false, false));
 
         assertThat(notes(browser.asks())).isEqualTo("made as a guest");
         verify(shares, never()).handOver(anyString(), anyString());

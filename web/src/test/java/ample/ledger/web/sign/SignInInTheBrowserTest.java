@@ -47,6 +47,11 @@ class SignInInTheBrowserTest {
         menu(page, "My record");
         assertThat(page.locator("main")).containsText(record);
         assertThat(page.locator("main")).containsText("as the registrar has it");
+        page.navigate(ledger.page("browse?edit=may-take"));
+        page.locator("#field-may-yes").check();
+        page.locator("form.editor .doing button").click();
+        assertThat(page).hasURL(ledger.page("browse?may=yes"));
+        assertThat(page.locator("#brief")).containsText("that you may take");
 
         page.locator(".me > summary").click();
         page.locator(".me").getByText("Sign out").click();
