@@ -253,6 +253,17 @@ public class Keeping {
      */
     public record Adopted(boolean all, boolean offered) {}
 
+    /** Lets a student of whom nothing is kept begin with a plan. */
+    public void begin(String name, Plan plan) {
+        visitors.change(
+                Visitors.student(name),
+                content -> new Visitors.Change<>(
+                        content.isPresent()
+                                ? Optional.empty()
+                                : Optional.of(KeptJson.write(Kept.NOTHING.with(PlanBook.EMPTY.bringing(plan)))),
+                        ""));
+    }
+
     private boolean takeOver(String student, Kept guest) {
         try {
             return visitors.change(student, content -> {

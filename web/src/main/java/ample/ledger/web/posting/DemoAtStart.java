@@ -1,13 +1,17 @@
 package ample.ledger.web.posting;
 
+import ample.ledger.core.exchange.PlanJson;
 import ample.ledger.core.exchange.ScheduleBundle;
 import ample.ledger.core.schedule.TermCode;
 import ample.ledger.store.Editions;
 import ample.ledger.web.LedgerSettings;
+import ample.ledger.web.guest.Keeping;
 import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.NamedCsvRecord;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.file.DirectoryStream;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import org.springframework.beans.factory.InitializingBean;
@@ -16,16 +20,18 @@ import org.springframework.stereotype.Component;
 /**
  * Posts the demo before the first page is served: the bundles that {@code postings.csv} lists in the folder that the
  * option {@code ledger.demo} names, each unless it was posted at an earlier start. What somebody posted since then stays
- * current.
+ * current. Students of whom a plan lies in the folder {@code plans} beside it begin with that plan.
  */
 @Component
 class DemoAtStart implements InitializingBean {
 
     private final Editions editions;
+    private final Keeping keeping;
     private final String folder;
 
-    DemoAtStart(Editions editions, LedgerSettings settings) {
+    DemoAtStart(Editions editions, Keeping keeping, LedgerSettings settings) {
         this.editions = editions;
+        this.keeping = keeping;
         this.folder = settings.demo();
     }
 
@@ -39,6 +45,15 @@ class DemoAtStart implements InitializingBean {
             postings.forEach(this::post);
         } catch (UncheckedIOException e) {
             throw e.getCause();
+        }
+        Path plans = Path.of(folder).resolveSibling("plans");
+        if (Files.exists(plans)) {
+            try (DirectoryStream<Path> files = Files.newDirectoryStream(plans, "*.json")) {
+                for (Path file : files) {
+                    String student = file.getFileName().toString().replace(".json", "");
+                    keeping.begin(student, PlanJson.read(Files.readString(file), "1"));
+                }
+            }
         }
     }
 

@@ -10,6 +10,7 @@ import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.core.schedule.TermCode;
 import ample.ledger.store.Editions;
 import ample.ledger.store.TestDatabase;
+import ample.ledger.store.Visitors;
 import ample.ledger.web.LedgerApplication;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -92,6 +93,9 @@ class PostingAtStartTest {
         post(Schedules.kernel()).close();
 
         try (var context = start(demo)) {
+            assertThat(context.getBean(Visitors.class).find(Visitors.student("tamsin")))
+                    .as("who works days")
+                    .hasValueSatisfying(kept -> assertThat(kept.content()).contains("Work at the boat yard"));
             assertThat(context.getBean(Editions.class).current(new TermCode("autumn-2031")))
                     .hasValueSatisfying(edition -> assertThat(edition.number()).isEqualTo(4));
         }
