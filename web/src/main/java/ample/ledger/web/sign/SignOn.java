@@ -131,7 +131,7 @@ public class SignOn {
                 ? ""
                 : "Not all plans of this visit could be brought to yours, which are as many as can be kept. They are here again when you sign out.";
         String offered = adopted.offered()
-                ? "What you typed of your record before is not part of it. Under My record you can suppose it, or forget it."
+                ? "What you typed before you signed in is not on your record. Under My record you can suppose it, or forget it."
                 : "";
         String both = (all + " " + offered).strip();
         if (!both.isEmpty()) {

@@ -75,7 +75,7 @@ class ByRecordTest {
         bryn.signIn("bryn", "/autumn-2031/browse");
 
         assertThat(text(bryn, "/autumn-2031/browse"))
-                .contains("What you typed of your record before is not part of it.");
+                .contains("What you typed before you signed in is not on your record.");
         assertThat(text(bryn, "/record"))
                 .as("what is on the record already is not offered")
                 .contains("Typed before you signed in NUMB 285 B. None of it is on your record.")
