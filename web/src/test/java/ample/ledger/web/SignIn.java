@@ -41,8 +41,8 @@ public final class SignIn {
         HttpResponse<String> form = upTo(
                 client,
                 get(client, root.resolve("/sign-in/begin/institution?back=" + encode(back))),
-                answer -> ends(answer) || answer.statusCode() != 302);
-        if (ends(form)) {
+                answer -> ends(answer, root) || answer.statusCode() != 302);
+        if (ends(form, root)) {
             // Who is signed in there already is not asked again.
             return form;
         }
@@ -55,11 +55,13 @@ public final class SignIn {
                 .POST(HttpRequest.BodyPublishers.ofString("username=" + encode(name) + "&password="
                         + encode(Institution.PASSWORD) + "&_csrf=" + encode(token.group(1))))
                 .build();
-        return upTo(client, client.send(filled, HttpResponse.BodyHandlers.ofString()), SignIn::ends);
+        return upTo(client, client.send(filled, HttpResponse.BodyHandlers.ofString()), answer -> ends(answer, root));
     }
 
-    private static boolean ends(HttpResponse<String> answer) {
-        return answer.uri().getPath().startsWith("/login/oauth2/code/");
+    /** A client that follows by itself stands at the page that signing in leads back to. */
+    private static boolean ends(HttpResponse<String> answer, URI root) {
+        boolean back = answer.statusCode() == 200 && answer.uri().getAuthority().equals(root.getAuthority());
+        return back || answer.uri().getPath().startsWith("/login/oauth2/code/");
     }
 
     private static HttpResponse<String> get(HttpClient client, URI address) throws IOException, InterruptedException {
