@@ -8,11 +8,14 @@ import ample.ledger.core.requirement.StudentRecord.Part;
 import ample.ledger.core.requirement.StudentRecord.Taken;
 import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.CourseCode;
+import ample.ledger.core.schedule.Equivalent;
 import ample.ledger.core.schedule.PostedPrerequisite;
 import ample.ledger.core.schedule.Restriction;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
 import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -35,7 +38,11 @@ public final class RecordReading {
     /** Passed or in progress. */
     private final Set<CourseCode> has;
 
+    /** By a course beside which no credit is given, the first on the record that says so. */
+    private final Map<CourseCode, CourseCode> excluded = new HashMap<>();
+
     private final Map<CourseCode, MayTakeReading> ofCourses = new ConcurrentHashMap<>();
+    private final Map<Schedule, RecordReading> others = new ConcurrentHashMap<>();
 
     public RecordReading(Schedule schedule, Background background) {
         this.schedule = schedule;
@@ -46,6 +53,12 @@ public final class RecordReading {
                 .filter(taken -> taken.passed() || taken.inProgress())
                 .map(Taken::course)
                 .collect(Collectors.toSet());
+        has.stream()
+                .sorted()
+                .flatMap(code -> schedule.course(code).stream())
+                .forEach(on -> on.rules().equivalents().stream()
+                        .map(Equivalent::course)
+                        .forEach(other -> excluded.putIfAbsent(other, on.code())));
     }
 
     /**
@@ -134,17 +147,12 @@ public final class RecordReading {
         return has.contains(course);
     }
 
-    /** The same student and record, reading another schedule. */
+    /** The same student and record, reading another schedule, for which nothing is planned. */
     public RecordReading of(Schedule other) {
-        return new RecordReading(
-                other,
-                new Background(
-                        Person.of(
-                                other,
-                                background.record(),
-                                background.person().today().atStartOfDay()),
-                        background.record(),
-                        Set.of()));
+        return others.computeIfAbsent(other, absent -> {
+            Person there = Person.of(other, background.record(), today().atStartOfDay());
+            return new RecordReading(other, new Background(there, background.record(), Set.of()));
+        });
     }
 
     /** The day on which it is read, where the institution stands. */
@@ -155,7 +163,9 @@ public final class RecordReading {
     /** Whether the student may take a section. */
     public MayTakeReading mayTake(Section section) {
         MayTakeReading course = mayTake(section.course());
-        List<Reason> own = restrictions(section.restrictions()).toList();
+        List<Reason> own = section.restrictions().isEmpty()
+                ? List.of()
+                : restrictions(section.restrictions()).toList();
         return own.isEmpty()
                 ? course
                 : MayTakeReading.of(
@@ -186,20 +196,14 @@ public final class RecordReading {
     }
 
     private Optional<Reason> creditGiven(Course course) {
-        return has.stream()
+        return Stream.concat(
+                        course.rules().equivalents().stream()
+                                .map(Equivalent::course)
+                                .filter(has::contains),
+                        Optional.ofNullable(excluded.get(course.code())).stream())
                 .filter(on -> !on.equals(course.code()))
-                .filter(on -> names(course, on)
-                        || schedule.course(on)
-                                .filter(other -> names(other, course.code()))
-                                .isPresent())
-                .sorted()
-                .findFirst()
+                .min(Comparator.naturalOrder())
                 .map(Reason.CreditGiven::new);
-    }
-
-    private static boolean names(Course course, CourseCode equivalent) {
-        return course.rules().equivalents().stream()
-                .anyMatch(named -> named.course().equals(equivalent));
     }
 
     private Stream<Reason> restrictions(List<Restriction> restrictions) {

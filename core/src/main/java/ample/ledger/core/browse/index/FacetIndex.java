@@ -98,12 +98,16 @@ public final class FacetIndex {
             int[] places = pure.contains(candidate)
                     ? bySection.get(layout.sectionOf(candidate).place())
                     : new int[0];
-            List<Integer> key = Arrays.stream(places).boxed().toList();
-            if (places.length != 1 && numberOf.putIfAbsent(key, listed.size()) == null) {
-                listed.add(places);
+            if (places.length == 1) {
+                valueAt.put(candidate.position(), places[0]);
+            } else {
+                int number =
+                        numberOf.computeIfAbsent(Arrays.stream(places).boxed().toList(), absent -> {
+                            listed.add(places);
+                            return listed.size() - 1;
+                        });
+                valueAt.put(candidate.position(), ~number);
             }
-            valueAt.put(
-                    candidate.position(), places.length == 1 ? places[0] : ~Objects.requireNonNull(numberOf.get(key)));
         });
         this.lists = listed.toArray(int[][]::new);
     }
