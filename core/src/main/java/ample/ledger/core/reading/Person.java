@@ -22,6 +22,7 @@ import java.util.Set;
  * @param permissions those given, by whose they are
  * @param opened whether registration has opened for them; where that is not known, whether it has opened for anybody
  * @param later openings that concern them and are still to come, the next one first; where it is not known which concern them, all
+ * @param closed since when registration is closed to them, as far as that is not the same for everybody; empty while it is not
  * @param today where the institution stands
  */
 public record Person(
@@ -30,6 +31,7 @@ public record Person(
         Set<String> permissions,
         boolean opened,
         List<Opening> later,
+        Optional<LocalDateTime> closed,
         LocalDate today) {
 
     public Person {
@@ -45,14 +47,30 @@ public record Person(
      * @param now on the wall clock of the institution
      */
     public static Person of(Schedule schedule, Optional<StudentRecord> record, LocalDateTime now) {
+        Optional<Opening> own = record.flatMap(StudentRecord::creditsEarned)
+                .flatMap(earned -> schedule.lists().openings().stream()
+                        .filter(opening -> opening.isFor(earned))
+                        .findFirst());
+        return of(schedule, record, own, Optional.empty(), now);
+    }
+
+    /**
+     * Somebody of whom the registrar has said when they may register.
+     *
+     * @param own their opening; empty where it is not known
+     * @param closes when registration closes to them; empty where it does not before it does to everybody
+     */
+    public static Person of(
+            Schedule schedule,
+            Optional<StudentRecord> record,
+            Optional<Opening> own,
+            Optional<LocalDateTime> closes,
+            LocalDateTime now) {
         Map<StudentGroup, Boolean> belongs = new HashMap<>();
         schedule.groups()
                 .forEach(group ->
                         record.flatMap(known -> known.belongsTo(group)).ifPresent(one -> belongs.put(group, one)));
         List<Opening> all = schedule.lists().openings();
-        Optional<Opening> own = record.flatMap(StudentRecord::creditsEarned)
-                .flatMap(earned ->
-                        all.stream().filter(opening -> opening.isFor(earned)).findFirst());
         List<Opening> concerning = own.map(List::of).orElse(all);
         List<Opening> later = concerning.stream()
                 .filter(opening -> opening.from().isAfter(now))
@@ -64,6 +82,7 @@ public record Person(
                 record.map(StudentRecord::permissions).orElse(Set.of()),
                 later.isEmpty() || later.size() < concerning.size(),
                 later,
+                closes.filter(end -> !now.isBefore(end)),
                 now.toLocalDate());
     }
 

@@ -73,7 +73,7 @@ public final class Readings {
         boolean seats = ofSeats == Status.OPEN || ofSeats == Status.OPEN_TO_SOME;
         Status status = ofSeats;
         for (Reason reason : reasons) {
-            if (reason instanceof Reason.AddingEnded) {
+            if (reason instanceof Reason.AddingEnded || reason instanceof Reason.ClosedToYou) {
                 return Status.CLOSED_TO_LATE_ENTRY;
             }
             if (reason instanceof Reason.OpensLater) {
@@ -121,6 +121,9 @@ public final class Readings {
                 .findFirst();
         if (ended.isPresent()) {
             return List.of(ended.get());
+        }
+        if (person.closed().isPresent()) {
+            return List.of(new Reason.ClosedToYou(person.closed().get()));
         }
         return person.opened()
                 ? person.later().stream()

@@ -3,6 +3,7 @@ package ample.ledger.core.reading;
 import ample.ledger.core.schedule.Opening;
 import ample.ledger.core.schedule.Restriction;
 import ample.ledger.core.schedule.SeatPool;
+import java.time.LocalDateTime;
 import java.util.List;
 
 /**
@@ -34,6 +35,9 @@ public record StatusReading(
 
         /** The last day to add has gone by. */
         record AddingEnded(BindingDate last) implements Reason {}
+
+        /** Registration is closed to the person, though not to everybody. */
+        record ClosedToYou(LocalDateTime since) implements Reason {}
 
         /** Registration has not opened yet: for the person, or, of nobody in particular, for anybody. */
         record OpensLater(Opening opening) implements Reason {}

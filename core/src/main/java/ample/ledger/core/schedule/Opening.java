@@ -14,6 +14,11 @@ import java.util.Optional;
  */
 public record Opening(String code, String name, int leastCredits, Optional<Integer> mostCredits, LocalDateTime from) {
 
+    /** Of one student, whom the registrar lets register from a moment of their own. */
+    public static Opening ofOne(LocalDateTime from) {
+        return new Opening("own", "You alone", 0, Optional.empty(), from);
+    }
+
     /** Whether a student with so many credits earned may register from then on. */
     public boolean isFor(BigDecimal earned) {
         return earned.compareTo(BigDecimal.valueOf(leastCredits)) >= 0

@@ -7,6 +7,7 @@ import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.core.reading.StatusReading.Reason;
 import ample.ledger.core.requirement.StudentRecord;
 import ample.ledger.core.schedule.EntryNumber;
+import ample.ledger.core.schedule.Opening;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.SeatPool;
 import ample.ledger.core.schedule.Section;
@@ -44,6 +45,26 @@ class StatusReadingTest {
         Section open = section("RHET 101").seats(20, 19, 0).build();
 
         assertThat(read(open, now, student(credits, 0, "", "")).status()).isEqualTo(status);
+    }
+
+    /** A registrar may let one student in at another moment than others with as many credits. */
+    @Test
+    void whatTheRegistrarSaysOfTheStudentGoesBeforeTheirCredits() {
+        Section open = section("RHET 101").seats(20, 19, 0).build();
+        Optional<StudentRecord> senior = student(BigDecimal.valueOf(120), 4, "", "");
+        Opening own = Opening.ofOne(IN_JUNE.plusDays(1));
+        Person waits = Person.of(KERNEL, senior, Optional.of(own), Optional.empty(), IN_JUNE);
+        Person late = Person.of(
+                KERNEL, senior, Optional.of(Opening.ofOne(IN_JUNE.minusDays(2))), Optional.of(IN_JUNE), IN_JUNE);
+
+        StatusReading before = new Readings(KERNEL, waits).of(open, open.pool());
+        StatusReading after = new Readings(KERNEL, late).of(open, open.pool());
+
+        assertThat(before.status()).isEqualTo(Status.NOT_YET_OPEN);
+        assertThat(before.reasons()).containsExactly(new Reason.OpensLater(own));
+        assertThat(after.status()).isEqualTo(Status.CLOSED_TO_LATE_ENTRY);
+        assertThat(after.reasons()).containsExactly(new Reason.ClosedToYou(IN_JUNE));
+        assertThat(after.open()).isZero();
     }
 
     @Test

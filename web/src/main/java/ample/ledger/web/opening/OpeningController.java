@@ -106,9 +106,7 @@ class OpeningController {
                 .filter(rule -> rule.sort() == LoadRule.Sort.OVER_LOAD)
                 .flatMap(rule -> rule.meaning().stream())
                 .findFirst();
-        Optional<String> own = visit.registrar()
-                .file()
-                .flatMap(file -> file.term(schedule.term().code().text()))
+        Optional<String> own = visit.ofTerm(schedule)
                 .flatMap(StudentFile.OfTerm::mostCredits)
                 .map(most -> "You may register for %s %s."
                         .formatted(Words.credits(most), posted.isPresent() ? "by yourself" : "at most"));

@@ -43,9 +43,7 @@ public final class OpeningWords {
 
     /** "Open to you until Fri 12 Sep", once registration has opened; empty where the registrar does not say until when. */
     public static Optional<String> until(Visit visit, Schedule schedule) {
-        return visit.registrar()
-                .file()
-                .flatMap(file -> file.term(schedule.term().code().text()))
+        return visit.ofTerm(schedule)
                 .flatMap(StudentFile.OfTerm::closes)
                 .map(closes -> (visit.now(schedule).isBefore(closes) ? "Open to you until " : "Closed to you since ")
                         + (closes.toLocalTime().equals(LocalTime.MIDNIGHT)

@@ -12,6 +12,7 @@ import ample.ledger.core.registrar.Hold;
 import ample.ledger.core.registrar.StudentFile;
 import ample.ledger.core.requirement.StudentRecord;
 import ample.ledger.core.schedule.CampusCode;
+import ample.ledger.core.schedule.Opening;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
 import ample.ledger.core.schedule.StudentGroup.About;
@@ -107,11 +108,26 @@ public final class Visit {
         return registrar;
     }
 
-    /** When registration for {@code schedule} opens for who asks; empty where their credits are not known, and where nothing opens. */
+    /**
+     * When registration for {@code schedule} opens for who asks: as the registrar has it, or else by the credits. Empty where neither is
+     * known, and where nothing opens.
+     */
     public Optional<OwnOpening> opening(Schedule schedule) {
-        return record(schedule)
+        Optional<OwnOpening> byCredits = record(schedule)
                 .flatMap(StudentRecord::creditsEarned)
                 .flatMap(earned -> OwnOpening.of(schedule.lists().openings(), earned));
+        return ofTerm(schedule)
+                .flatMap(StudentFile.OfTerm::opens)
+                .filter(opens -> byCredits
+                        .filter(own -> own.opening().from().equals(opens))
+                        .isEmpty())
+                .map(opens -> new OwnOpening(Opening.ofOne(opens), Optional.empty()))
+                .or(() -> byCredits);
+    }
+
+    /** What the registrar has said of who asks and of one term. */
+    public Optional<StudentFile.OfTerm> ofTerm(Schedule schedule) {
+        return registrar.file().flatMap(file -> file.term(schedule.term().code().text()));
     }
 
     /** What time it is where the institution of {@code schedule} stands. */
@@ -135,7 +151,11 @@ public final class Visit {
         return people.computeIfAbsent(
                 schedule.term().code(),
                 term -> Person.of(
-                        schedule, record(schedule).or(() -> preferences.home().map(Visit::ofCampus)), now(schedule)));
+                        schedule,
+                        record(schedule).or(() -> preferences.home().map(Visit::ofCampus)),
+                        opening(schedule).map(OwnOpening::opening),
+                        ofTerm(schedule).flatMap(StudentFile.OfTerm::closes),
+                        now(schedule)));
     }
 
     private static StudentRecord ofCampus(CampusCode campus) {

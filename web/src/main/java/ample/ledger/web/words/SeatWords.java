@@ -225,6 +225,9 @@ public record SeatWords(
                             + ended.last().rule().meaning().orElse(""))
                     .strip();
         }
+        if (reason instanceof Reason.ClosedToYou closed) {
+            return "Closed to late entry: you could register until " + Words.moment(closed.since()) + ".";
+        }
         if (reason instanceof Reason.OpensLater later) {
             return "Not yet open: registration opens " + opens(later.opening()) + ".";
         }

@@ -86,13 +86,12 @@ public record Having(Facet facet, Set<String> codes, Facet.Match match) implemen
         if (known.size() > MOST_TOLD) {
             return "That is none of the %d %s of %s.".formatted(known.size(), facet.plural(), term);
         }
-        return "The %s of %s are %s."
-                .formatted(
-                        facet.plural(),
-                        term,
-                        known.stream()
-                                .map(value -> value.code().toLowerCase(Locale.ROOT))
-                                .collect(Collectors.joining(", ")));
+        String codes = known.stream()
+                .map(value -> value.code().toLowerCase(Locale.ROOT))
+                .collect(Collectors.joining(", "));
+        return facet.isByRecord()
+                ? "The answers are %s.".formatted(codes)
+                : "The %s of %s are %s.".formatted(facet.plural(), term, codes);
     }
 
     @Override
