@@ -73,7 +73,7 @@ public record StudentFile(
      * What goes for one term.
      *
      * @param term its code
-     * @param opens when the student may register, on the institution's wall clock; empty where registration does not open for them
+     * @param opens when the student may register, on the institution's wall clock; empty where their credits decide
      * @param closes until when; empty where nothing is said
      * @param mostCredits that they may register for; empty where there is no limit
      * @param registered the entry numbers of the sections that they are registered in
