@@ -21,7 +21,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -49,10 +48,7 @@ public final class RecordReading {
         this.background = background;
         this.record = background.record().orElse(StudentRecord.UNKNOWN);
         this.evaluation = new Evaluation(record, background.planned(), schedule);
-        this.has = record.courses().stream()
-                .filter(taken -> taken.passed() || taken.inProgress())
-                .map(Taken::course)
-                .collect(Collectors.toSet());
+        this.has = record.passedOrInProgress();
         has.stream()
                 .sorted()
                 .flatMap(code -> schedule.course(code).stream())
@@ -189,10 +185,9 @@ public final class RecordReading {
             return Stream.of();
         }
         return course.rules().prerequisites().stream()
-                .map(posted ->
+                .<Reason>map(posted ->
                         new Reason.Before(posted, posted.expression().map(condition -> evaluation.judge(condition))))
-                .filter(reason -> reason.may() != MayTake.YES)
-                .map(reason -> reason);
+                .filter(reason -> reason.may() != MayTake.YES);
     }
 
     private Optional<Reason> creditGiven(Course course) {

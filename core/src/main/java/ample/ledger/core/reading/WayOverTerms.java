@@ -21,7 +21,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -96,10 +95,7 @@ public final class WayOverTerms {
 
     /** The courses that {@code target} asks for and that are not met, what those ask for, and so on; as far as some term offers them. */
     private Set<CourseCode> considered(CourseCode target) {
-        Set<CourseCode> done = record.courses().stream()
-                .filter(taken -> taken.passed() || taken.inProgress())
-                .map(Taken::course)
-                .collect(Collectors.toSet());
+        Set<CourseCode> done = record.passedOrInProgress();
         Set<CourseCode> considered = new LinkedHashSet<>();
         Deque<CourseCode> open = new ArrayDeque<>(List.of(target));
         while (!open.isEmpty() && considered.size() <= MOST_CONSIDERED) {

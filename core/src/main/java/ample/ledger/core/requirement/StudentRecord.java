@@ -99,6 +99,14 @@ public record StudentRecord(
         return courses.stream().filter(Taken::passed).map(Taken::course).collect(Collectors.toUnmodifiableSet());
     }
 
+    /** The courses passed, and those that go on. */
+    public Set<CourseCode> passedOrInProgress() {
+        return courses.stream()
+                .filter(taken -> taken.passed() || taken.inProgress())
+                .map(Taken::course)
+                .collect(Collectors.toUnmodifiableSet());
+    }
+
     /** Whether the student is one of {@code group}; empty where the record does not say. */
     public Optional<Boolean> belongsTo(StudentGroup group) {
         Set<String> codes = group.about() == About.LEVEL

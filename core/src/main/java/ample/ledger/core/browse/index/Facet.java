@@ -1,5 +1,14 @@
 package ample.ledger.core.browse.index;
 
+import static ample.ledger.core.browse.index.FacetCodes.building;
+import static ample.ledger.core.browse.index.FacetCodes.byRecord;
+import static ample.ledger.core.browse.index.FacetCodes.code;
+import static ample.ledger.core.browse.index.FacetCodes.named;
+import static ample.ledger.core.browse.index.FacetCodes.ofCourse;
+import static ample.ledger.core.browse.index.FacetCodes.ofSection;
+import static ample.ledger.core.browse.index.FacetCodes.valuesOf;
+import static ample.ledger.core.browse.index.FacetCodes.withToBeAnnounced;
+
 import ample.ledger.core.reading.MayTake;
 import ample.ledger.core.reading.OnRecord;
 import ample.ledger.core.reading.RecordReading;
@@ -7,7 +16,6 @@ import ample.ledger.core.reading.Status;
 import ample.ledger.core.reading.StillOwed;
 import ample.ledger.core.schedule.Building;
 import ample.ledger.core.schedule.Campus;
-import ample.ledger.core.schedule.Coded;
 import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.Delivery;
 import ample.ledger.core.schedule.Department;
@@ -231,8 +239,8 @@ public enum Facet {
     private final Parameter parameter;
     private final String plural;
     private final String lead;
-    private final Optional<Codes> codes;
-    private final Optional<ByRecord> byRecord;
+    private final Optional<FacetCodes.Codes> codes;
+    private final Optional<FacetCodes.ByRecord> byRecord;
     private final Function<Schedule, Stream<Value>> values;
 
     /** What has to have the value. */
@@ -257,28 +265,13 @@ public enum Facet {
         ALL
     }
 
-    /** Which values a section has, by their codes. */
-    private interface Codes {
-        Stream<String> of(Section section, Schedule schedule);
-    }
-
-    /** The same of what all sections of a course share. */
-    private interface CodesOfCourse {
-        Stream<String> of(Course course, Schedule schedule);
-    }
-
-    /** The one value that a section has by a record. */
-    private interface ByRecord {
-        Coded of(Section section, RecordReading reading);
-    }
-
     /** Of what is posted. */
     Facet(
             Scope scope,
             Parameter parameter,
             String plural,
             String lead,
-            Codes codes,
+            FacetCodes.Codes codes,
             Function<Schedule, Stream<Value>> values) {
         this(scope, parameter, plural, lead, Optional.of(codes), Optional.empty(), values);
     }
@@ -289,7 +282,7 @@ public enum Facet {
             Parameter parameter,
             String plural,
             String lead,
-            ByRecord byRecord,
+            FacetCodes.ByRecord byRecord,
             Function<Schedule, Stream<Value>> values) {
         this(scope, parameter, plural, lead, Optional.empty(), Optional.of(byRecord), values);
     }
@@ -299,8 +292,8 @@ public enum Facet {
             Parameter parameter,
             String plural,
             String lead,
-            Optional<Codes> codes,
-            Optional<ByRecord> byRecord,
+            Optional<FacetCodes.Codes> codes,
+            Optional<FacetCodes.ByRecord> byRecord,
             Function<Schedule, Stream<Value>> values) {
         this.byRecord = byRecord;
         this.scope = scope;
@@ -373,41 +366,5 @@ public enum Facet {
     /** The code of the value that a section has by a record. Only of what is by record. */
     String codeByRecord(Section section, RecordReading reading) {
         return byRecord.orElseThrow().of(section, reading).code();
-    }
-
-    private static <E extends Coded> Function<Schedule, Stream<Value>> valuesOf(E[] values, Function<E, String> label) {
-        return schedule -> Arrays.stream(values).map(value -> new Value(value.code(), label.apply(value)));
-    }
-
-    private static ByRecord byRecord(ByRecord value) {
-        return value;
-    }
-
-    private static Codes ofCourse(CodesOfCourse codes) {
-        return (section, schedule) -> codes.of(section.course(), schedule);
-    }
-
-    private static Codes ofSection(Function<Section, Stream<String>> codes) {
-        return (section, schedule) -> codes.apply(section);
-    }
-
-    /** "3" of 3.0, "1.5" of 1.50. */
-    private static String code(BigDecimal credits) {
-        return credits.signum() == 0 ? "0" : credits.stripTrailingZeros().toPlainString();
-    }
-
-    private static <T> Stream<Value> named(List<T> items, Function<T, String> code, Function<T, String> name) {
-        return items.stream().map(item -> new Value(code.apply(item), name.apply(item)));
-    }
-
-    private static Optional<Building> building(Place place) {
-        if (place instanceof Place.Room room) {
-            return Optional.of(room.building());
-        }
-        return place instanceof Place.RoomToBeAnnounced known ? Optional.of(known.building()) : Optional.empty();
-    }
-
-    private static Stream<Value> withToBeAnnounced(Stream<Value> known) {
-        return Stream.concat(known, Stream.of(new Value(TO_BE_ANNOUNCED, "to be announced")));
     }
 }
