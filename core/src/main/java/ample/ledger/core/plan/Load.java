@@ -174,15 +174,25 @@ public record Load(
     private static Optional<Line> line(Attendance attendance, Schedule schedule, PlannedWeek week) {
         boolean waited = week.waitedFor().contains(attendance);
         TermCode term = schedule.term().code();
+        boolean share = share(term, attendance).isPresent();
+        return creditsIn(term, attendance)
+                .map(some -> new Line(attendance, waited ? BigDecimal.ZERO : some, share, waited));
+    }
+
+    /** The credits that a course gives in one term, which may be a part of all; empty where it gives none in it. */
+    public static Optional<BigDecimal> creditsIn(TermCode term, Attendance attendance) {
         List<CreditShare> shares = attendance.section().course().shares();
-        Optional<BigDecimal> share = shares.stream()
+        return share(term, attendance)
+                .or(() -> Optional.of(attendance.section().course().credits())
+                        .filter(all ->
+                                shares.isEmpty() && attendance.term().code().equals(term)));
+    }
+
+    private static Optional<BigDecimal> share(TermCode term, Attendance attendance) {
+        return attendance.section().course().shares().stream()
                 .filter(some -> some.term().equals(term))
                 .map(CreditShare::credits)
                 .findFirst();
-        Optional<BigDecimal> credits = share.or(() -> Optional.of(
-                        attendance.section().course().credits())
-                .filter(all -> shares.isEmpty() && attendance.term().code().equals(term)));
-        return credits.map(some -> new Line(attendance, waited ? BigDecimal.ZERO : some, share.isPresent(), waited));
     }
 
     /** What is cancelled takes no time and gives no credit. */

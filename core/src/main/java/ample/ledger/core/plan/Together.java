@@ -20,7 +20,7 @@ public final class Together {
      * What keeps two sections out of one plan whenever they meet: they are one class posted twice, they take one place of one
      * course, or credit is given for one of their courses only.
      */
-    static Optional<Obstacle> ruledOut(Attendance one, Attendance other) {
+    public static Optional<Obstacle> ruledOut(Attendance one, Attendance other) {
         if (isOneClass(one, other)) {
             return Optional.of(new Obstacle.SharedListing(one, other));
         }

@@ -11,4 +11,12 @@ import java.time.LocalDate;
  * @param since the day it was put on
  * @param lifted who lifts it, and for what, in a whole sentence: "The library desk lifts it when they are back."
  */
-public record Hold(String by, String stops, String reason, LocalDate since, String lifted) {}
+public record Hold(String by, String stops, String reason, LocalDate since, String lifted) {
+
+    private static final String REGISTERING = "registering";
+
+    /** Whether it keeps the student from taking sections. */
+    public boolean stopsRegistering() {
+        return stops.equals(REGISTERING);
+    }
+}

@@ -1,8 +1,10 @@
 package ample.ledger.core.registrar;
 
+import ample.ledger.core.reading.OwnOpening;
 import ample.ledger.core.requirement.RecordLines;
 import ample.ledger.core.requirement.StudentRecord;
 import ample.ledger.core.requirement.StudentRecord.Taken;
+import ample.ledger.core.schedule.Opening;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.StudentGroup;
 import java.math.BigDecimal;
@@ -149,6 +151,21 @@ public record StudentFile(
     /** A list that another system left out has nothing in it. */
     private static <T> List<T> orNone(@Nullable List<T> list) {
         return list == null ? List.of() : List.copyOf(list);
+    }
+
+    /**
+     * When registration for a term opens for the student: at a moment of their own, or else by their credits. Empty where nothing opens, and
+     * where it is not known.
+     */
+    public Optional<OwnOpening> opening(Schedule schedule) {
+        Optional<OwnOpening> byCredits = OwnOpening.of(schedule.lists().openings(), creditsEarned);
+        return term(schedule.term().code().text())
+                .flatMap(OfTerm::opens)
+                .filter(opens -> byCredits
+                        .filter(own -> own.opening().from().equals(opens))
+                        .isEmpty())
+                .map(opens -> new OwnOpening(Opening.ofOne(opens), Optional.empty()))
+                .or(() -> byCredits);
     }
 
     /** What goes for a term; empty where nothing is known of it. */

@@ -6,6 +6,7 @@ import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.StudentGroup;
 import ample.ledger.core.schedule.StudentGroup.About;
 import java.math.BigDecimal;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -126,6 +127,17 @@ public record StudentRecord(
     /** The same without what is only supposed. */
     public StudentRecord asItIs() {
         return with(courses.stream().filter(taken -> !taken.supposed()).toList());
+    }
+
+    /** The same with courses that go on, as far as they are not on it. */
+    public StudentRecord alsoTaking(Collection<CourseCode> others) {
+        Set<CourseCode> has = passedOrInProgress();
+        return with(Stream.concat(
+                        courses.stream(),
+                        others.stream()
+                                .filter(code -> !has.contains(code))
+                                .map(code -> new Taken(code, Optional.empty())))
+                .toList());
     }
 
     private StudentRecord with(List<Taken> others) {

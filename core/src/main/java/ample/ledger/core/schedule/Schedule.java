@@ -203,6 +203,11 @@ public final class Schedule {
         return byCourse.getOrDefault(course, List.of());
     }
 
+    /** How a pool of seats is posted. */
+    public Optional<SeatPool> pool(String code) {
+        return byPool.getOrDefault(code, List.of()).stream().map(Section::pool).findFirst();
+    }
+
     /** The other sections that draw on the same pool: the cross-listed twins. */
     public List<Section> twinsOf(Section section) {
         return byPool.getOrDefault(section.pool().code(), List.of()).stream()

@@ -12,7 +12,6 @@ import ample.ledger.core.registrar.Hold;
 import ample.ledger.core.registrar.StudentFile;
 import ample.ledger.core.requirement.StudentRecord;
 import ample.ledger.core.schedule.CampusCode;
-import ample.ledger.core.schedule.Opening;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
 import ample.ledger.core.schedule.StudentGroup.About;
@@ -113,16 +112,11 @@ public final class Visit {
      * known, and where nothing opens.
      */
     public Optional<OwnOpening> opening(Schedule schedule) {
-        Optional<OwnOpening> byCredits = record(schedule)
-                .flatMap(StudentRecord::creditsEarned)
-                .flatMap(earned -> OwnOpening.of(schedule.lists().openings(), earned));
-        return ofTerm(schedule)
-                .flatMap(StudentFile.OfTerm::opens)
-                .filter(opens -> byCredits
-                        .filter(own -> own.opening().from().equals(opens))
-                        .isEmpty())
-                .map(opens -> new OwnOpening(Opening.ofOne(opens), Optional.empty()))
-                .or(() -> byCredits);
+        return registrar.file().isPresent()
+                ? registrar.file().flatMap(file -> file.opening(schedule))
+                : record(schedule)
+                        .flatMap(StudentRecord::creditsEarned)
+                        .flatMap(earned -> OwnOpening.of(schedule.lists().openings(), earned));
     }
 
     /** What the registrar has said of who asks and of one term. */

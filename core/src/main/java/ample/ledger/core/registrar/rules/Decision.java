@@ -1,0 +1,16 @@
+package ample.ledger.core.registrar.rules;
+
+import ample.ledger.core.registrar.Answer;
+import java.util.List;
+
+/**
+ * An answer, and what happens because of it.
+ *
+ * @param facts in their order; none where nothing happens
+ */
+public record Decision(Answer answer, List<Fact> facts) {
+
+    public Decision {
+        facts = List.copyOf(facts);
+    }
+}

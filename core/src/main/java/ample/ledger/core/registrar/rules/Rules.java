@@ -1,0 +1,365 @@
+package ample.ledger.core.registrar.rules;
+
+import ample.ledger.core.plan.Attendance;
+import ample.ledger.core.plan.PostedSchedules;
+import ample.ledger.core.reading.BindingDate;
+import ample.ledger.core.registrar.Answer;
+import ample.ledger.core.registrar.Entry;
+import ample.ledger.core.registrar.Refusal;
+import ample.ledger.core.registrar.Refusal.Reason;
+import ample.ledger.core.registrar.Request;
+import ample.ledger.core.registrar.Request.Act;
+import ample.ledger.core.registrar.rules.Fact.Kind;
+import ample.ledger.core.schedule.BindingRule.Purpose;
+import ample.ledger.core.schedule.SeatPool;
+import ample.ledger.core.schedule.TermCode;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+
+/**
+ * Decides requests. A decision is a pure function of the book, the student, the request and the moment: the same always make the same answer,
+ * with every reason where it is refused.
+ */
+public final class Rules {
+
+    private final PostedSchedules posted;
+    private final Seats seats;
+
+    /**
+     * @param offersStand how long an offer stands; 24 to 48 hours are common practice, no source
+     * @param students by their names; empty for one of whom nothing is known
+     */
+    public Rules(PostedSchedules posted, Duration offersStand, Function<String, Optional<Registrant>> students) {
+        this.posted = posted;
+        this.seats = new Seats(
+                pool -> posted.schedule(new TermCode(pool.term()))
+                        .orElseThrow()
+                        .institution()
+                        .zone(),
+                offersStand,
+                students);
+    }
+
+    /** A book in which nothing has happened yet, of pools as they are posted. */
+    public Book book() {
+        return new Book(this::posted);
+    }
+
+    /** How a pool is posted. */
+    public SeatPool posted(PoolName name) {
+        return posted.schedule(new TermCode(name.term()))
+                .flatMap(schedule -> schedule.pool(name.code()))
+                .orElseThrow();
+    }
+
+    /** What time has brought since: offers that are over, and those that are made because of it. All of it is applied to the book. */
+    public List<Fact> due(Book book, Instant now) {
+        return seats.due(book, now);
+    }
+
+    /**
+     * Does what is asked, or refuses it. What happens is applied to the book, with the offers that are made because of it.
+     *
+     * @param book with what time has brought until then: see {@link #due}
+     */
+    public Decision submit(Book book, Registrant who, Request request, Instant now) {
+        Decision decision = decide(book, who, request, now);
+        List<Fact> facts = new ArrayList<>(decision.facts());
+        Set<PoolName> freed = new LinkedHashSet<>();
+        for (Fact fact : decision.facts()) {
+            book.apply(fact);
+            if (fact.kind() == Kind.DROPPED || fact.kind() == Kind.DECLINED) {
+                freed.add(fact.poolName());
+            }
+        }
+        freed.forEach(pool -> facts.addAll(seats.offer(book, pool, now)));
+        Answer answer = decision.answer().outcome() == Answer.Outcome.WAITING
+                ? Answer.waiting(places(book, who, facts))
+                : decision.answer();
+        return new Decision(answer, facts);
+    }
+
+    private static List<Answer.Place> places(Book book, Registrant who, List<Fact> facts) {
+        return facts.stream()
+                .filter(fact -> fact.kind() == Kind.QUEUED)
+                .map(fact -> book.place(who.student(), fact.part(), fact.poolName()))
+                .toList();
+    }
+
+    /** What {@link #submit} would do; the book stays as it is. */
+    public Decision decide(Book book, Registrant who, Request request, Instant now) {
+        List<Refusal> unknown = new ArrayList<>();
+        List<Attendance> set = find(request.set(), unknown);
+        List<Attendance> instead = find(request.instead(), unknown);
+        if (!unknown.isEmpty()) {
+            return refused(unknown);
+        }
+        Asked asked = new Asked(book, who, set, instead, now);
+        return switch (request.act()) {
+            case REGISTER, SWAP, TAKE_UP -> have(asked, request.act());
+            case WAIT -> waiting(asked);
+            case DROP -> drop(asked);
+        };
+    }
+
+    private List<Attendance> find(List<Entry> entries, List<Refusal> unknown) {
+        List<Attendance> found = new ArrayList<>();
+        for (Entry entry : entries) {
+            Optional<Attendance> one = entry.in(posted);
+            one.filter(attendance -> !found.contains(attendance)).ifPresent(found::add);
+            if (one.isEmpty()) {
+                unknown.add(Refusal.of(
+                        Reason.UNKNOWN_ENTRY, entry, "No section has the entry number %s.".formatted(entry)));
+            }
+        }
+        return found;
+    }
+
+    /** A request whose sections were found. */
+    private record Asked(Book book, Registrant who, List<Attendance> set, List<Attendance> instead, Instant now) {
+
+        Enrolment own() {
+            return book.of(who.student());
+        }
+
+        /** The seat of its pool that is offered to the student. */
+        Optional<Enrolment.Offered> offer(Attendance one) {
+            return own().offer(PoolName.of(one), now);
+        }
+
+        boolean has(Attendance one) {
+            return own().registered.containsKey(Entry.of(one));
+        }
+    }
+
+    private static Decision refused(List<Refusal> refusals) {
+        return new Decision(Answer.refused(refusals.stream().distinct().toList()), List.of());
+    }
+
+    private List<Attendance> registered(Asked asked) {
+        return asked.own().registered.keySet().stream()
+                .flatMap(entry -> entry.in(posted).stream())
+                .toList();
+    }
+
+    private Decision have(Asked asked, Act act) {
+        List<Refusal> refusals = new ArrayList<>();
+        for (Attendance out : asked.instead()) {
+            refusals.addAll(notToDrop(asked, out));
+        }
+        List<Attendance> before = registered(asked);
+        List<Attendance> in =
+                asked.set().stream().filter(one -> !isKept(asked, one, act)).toList();
+        List<Attendance> after = new ArrayList<>(before);
+        after.removeAll(asked.instead());
+        asked.set().stream().filter(one -> !after.contains(one)).forEach(after::add);
+        WhoMay may = new WhoMay(asked.who(), after, asked.now());
+        for (Attendance one : in) {
+            if (before.contains(one) && !asked.instead().contains(one)) {
+                refusals.add(Refusal.of(
+                        Reason.ALREADY_REGISTERED, Entry.of(one), "You are registered in %s.".formatted(one)));
+            }
+            refusals.addAll(may.refusals(one));
+        }
+        List<Attendance> coming =
+                in.stream().filter(one -> !before.contains(one)).toList();
+        refusals.addAll(new WhatGoes(asked.who(), before, List.copyOf(after), coming).refusals());
+        if (act == Act.TAKE_UP
+                && coming.stream().allMatch(one -> asked.offer(one).isEmpty())) {
+            refusals.add(Refusal.of(
+                    Reason.OFFER_LAPSED,
+                    Entry.of(asked.set().get(0)),
+                    "No seat of %s is offered to you now.".formatted(asked.set().get(0))));
+        }
+        Map<Attendance, String> seatOf = new LinkedHashMap<>();
+        for (Attendance one : coming) {
+            Optional<String> seat = seat(asked, one);
+            seat.ifPresent(heldFor -> seatOf.put(one, heldFor));
+            if (seat.isEmpty()) {
+                refusals.add(full(asked, one));
+            }
+        }
+        return refusals.isEmpty() ? new Decision(Answer.DONE, facts(asked, seatOf)) : refused(refusals);
+    }
+
+    /** Of a set whose other parts are taken up or swapped: what the student has already, and keeps. */
+    private static boolean isKept(Asked asked, Attendance one, Act act) {
+        return act != Act.REGISTER && asked.has(one);
+    }
+
+    /** For whom the seat is held that the student can have: one that is promised to them, one that they give up, or a free one. */
+    private Optional<String> seat(Asked asked, Attendance one) {
+        PoolName pool = PoolName.of(one);
+        return asked.offer(one)
+                .map(Enrolment.Offered::heldFor)
+                .or(() -> asked.instead().stream()
+                        .filter(out -> PoolName.of(out).equals(pool))
+                        .flatMap(out ->
+                                Optional.ofNullable(asked.own().registered.get(Entry.of(out))).stream())
+                        .findFirst())
+                .or(() -> seats.forNewcomer(asked.book(), pool, asked.who(), asked.now()));
+    }
+
+    private static Refusal full(Asked asked, Attendance one) {
+        Pool pool = asked.book().pool(PoolName.of(one));
+        if (pool.posted().waitlistCapacity() == 0) {
+            return Refusal.of(Reason.FULL, Entry.of(one), "%s is full, and has no waitlist.".formatted(one));
+        }
+        return pool.waitlistOpen() == 0
+                ? Refusal.of(Reason.FULL, Entry.of(one), "%s is full, and so is its waitlist.".formatted(one))
+                : Refusal.of(
+                        Reason.FULL_WAITLIST_OPEN,
+                        Entry.of(one),
+                        "No seat of %s is free for you; %d wait.".formatted(one, pool.queue.size()));
+    }
+
+    private static List<Fact> facts(Asked asked, Map<Attendance, String> seatOf) {
+        List<Fact> facts = new ArrayList<>();
+        String student = asked.who().student();
+        for (Attendance out : asked.instead()) {
+            if (!asked.set().contains(out)) {
+                facts.add(dropped(asked, out));
+            }
+        }
+        seatOf.forEach((one, heldFor) -> {
+            PoolName pool = PoolName.of(one);
+            asked.offer(one)
+                    .ifPresent(
+                            offer -> facts.add(Fact.of(Kind.TAKEN_UP, student, offer.part(), pool, offer.heldFor())));
+            if (asked.own().queued.containsKey(pool)) {
+                facts.add(Fact.of(Kind.LEFT, student, Entry.of(one), pool, ""));
+            }
+            facts.add(Fact.of(Kind.REGISTERED, student, Entry.of(one), pool, heldFor));
+        });
+        return facts;
+    }
+
+    private static Fact dropped(Asked asked, Attendance out) {
+        Entry entry = Entry.of(out);
+        return Fact.of(
+                Kind.DROPPED,
+                asked.who().student(),
+                entry,
+                PoolName.of(out),
+                asked.own().registered.getOrDefault(entry, ""));
+    }
+
+    private Decision waiting(Asked asked) {
+        List<Refusal> refusals = new ArrayList<>();
+        List<Attendance> registered = registered(asked);
+        List<Attendance> with = new ArrayList<>(registered);
+        with.addAll(asked.set());
+        WhoMay may = new WhoMay(asked.who(), with, asked.now());
+        List<Attendance> wanted =
+                asked.set().stream().filter(one -> !asked.has(one)).toList();
+        if (wanted.isEmpty()) {
+            refusals.add(Refusal.of(
+                    Reason.ALREADY_REGISTERED,
+                    Entry.of(asked.set().get(0)),
+                    "You are registered in %s.".formatted(asked.set().get(0))));
+        }
+        wanted.forEach(one -> refusals.addAll(may.refusals(one)));
+        new WhatGoes(asked.who(), List.of(), asked.set(), asked.set()).companions(refusals);
+        List<Fact> facts = new ArrayList<>();
+        boolean full = false;
+        for (Attendance one : wanted) {
+            PoolName name = PoolName.of(one);
+            Pool pool = asked.book().pool(name);
+            if (asked.own().queued.containsKey(name) || asked.offer(one).isPresent()) {
+                full = true;
+                refusals.add(Refusal.of(
+                        Reason.ALREADY_WAITING,
+                        Entry.of(one),
+                        asked.offer(one).isPresent()
+                                ? "A seat of %s is offered to you already.".formatted(one)
+                                : "You wait for %s already.".formatted(one)));
+            } else if (seats.forNewcomer(asked.book(), name, asked.who(), asked.now())
+                    .isEmpty()) {
+                full = true;
+                if (pool.waitlistOpen() > 0) {
+                    facts.add(Fact.queued(asked.who().student(), Entry.of(one), name, Entry.of(asked.set())));
+                } else {
+                    refusals.add(
+                            pool.posted().waitlistCapacity() == 0
+                                    ? full(asked, one)
+                                    : Refusal.of(
+                                            Reason.WAITLIST_FULL,
+                                            Entry.of(one),
+                                            "The waitlist of %s is full.".formatted(one)));
+                }
+            }
+        }
+        if (!full && !wanted.isEmpty()) {
+            refusals.add(Refusal.of(
+                    Reason.NOT_FULL,
+                    Entry.of(wanted.get(0)),
+                    "There are seats in %s: register for it.".formatted(wanted.get(0))));
+        }
+        return refusals.isEmpty() ? new Decision(Answer.waiting(List.of()), facts) : refused(refusals);
+    }
+
+    private Decision drop(Asked asked) {
+        List<Refusal> refusals = new ArrayList<>();
+        List<Fact> facts = new ArrayList<>();
+        List<Attendance> out = new ArrayList<>();
+        for (Attendance one : asked.set()) {
+            PoolName pool = PoolName.of(one);
+            Enrolment.Offered offer = asked.own().offered.get(pool);
+            if (asked.has(one)) {
+                out.add(one);
+                facts.add(dropped(asked, one));
+                tooLate(one, asked).ifPresent(refusals::add);
+            } else if (asked.own().queued.containsKey(pool)) {
+                facts.add(Fact.of(Kind.LEFT, asked.who().student(), Entry.of(one), pool, ""));
+            } else if (offer != null) {
+                facts.add(Fact.of(Kind.DECLINED, asked.who().student(), Entry.of(one), pool, offer.heldFor()));
+            }
+        }
+        if (facts.isEmpty()) {
+            return refused(List.of(notRegistered(asked.set().get(0))));
+        }
+        if (!out.isEmpty()) {
+            List<Attendance> before = registered(asked);
+            List<Attendance> after =
+                    before.stream().filter(one -> !out.contains(one)).toList();
+            refusals.addAll(new WhatGoes(asked.who(), before, after, List.of()).refusals());
+        }
+        return refusals.isEmpty() ? new Decision(Answer.DONE, facts) : refused(refusals);
+    }
+
+    private static Refusal notRegistered(Attendance one) {
+        return Refusal.of(Reason.NOT_REGISTERED, Entry.of(one), "You are not registered in %s.".formatted(one));
+    }
+
+    private static List<Refusal> notToDrop(Asked asked, Attendance out) {
+        return asked.has(out) ? tooLate(out, asked).stream().toList() : List.of(notRegistered(out));
+    }
+
+    /** After the last of its dates to drop or withdraw nobody gives it up. */
+    private static Optional<Refusal> tooLate(Attendance one, Asked asked) {
+        LocalDate today = LocalDateTime.ofInstant(
+                        asked.now(), one.schedule().institution().zone())
+                .toLocalDate();
+        return BindingDate.of(one.section().span(), one.schedule().lists().bindingRules()).stream()
+                .filter(date ->
+                        date.rule().purpose() == Purpose.DROP || date.rule().purpose() == Purpose.WITHDRAW)
+                .map(BindingDate::date)
+                .max(LocalDate::compareTo)
+                .filter(today::isAfter)
+                .map(last -> Refusal.of(
+                                Reason.TOO_LATE_TO_DROP,
+                                Entry.of(one),
+                                "The last day to give up %s was %s.".formatted(one, last))
+                        .when(last.plusDays(1).atStartOfDay()));
+    }
+}
