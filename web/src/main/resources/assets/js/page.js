@@ -143,7 +143,8 @@ async function put(html, { address, shown, remember, mine }) {
   for (const menu of document.querySelectorAll(".top > .menu")) {
     const freshMenu = fresh.querySelector(`.top > .${menu.classList.item(1)}`);
     if (freshMenu) {
-      menu.replaceChildren(...freshMenu.childNodes);
+      // Not in its place: a click that is just being made on it would be lost.
+      Idiomorph.morph(menu, freshMenu, { morphStyle: "innerHTML" });
     }
   }
   document.dispatchEvent(new Event("shown"));
