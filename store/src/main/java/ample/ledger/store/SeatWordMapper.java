@@ -4,6 +4,7 @@ import ample.ledger.core.registrar.SeatWord;
 import ample.ledger.core.schedule.SeatPool;
 import ample.ledger.core.schedule.TermCode;
 import java.time.Instant;
+import java.util.Arrays;
 import java.util.List;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
@@ -17,27 +18,49 @@ import org.apache.ibatis.annotations.Update;
 interface SeatWordMapper {
 
     /** A row of the table. */
-    record Row(TermCode term, String pool, int enrolled, int waiting, int promised, Instant at, long change) {
+    record Row(
+            TermCode term,
+            String pool,
+            int enrolled,
+            int waiting,
+            int promised,
+            Integer[] claimed,
+            Instant at,
+            long change) {
+
+        static Row of(SeatWord word, long change) {
+            SeatPool.Count count = word.count();
+            return new Row(
+                    word.term(),
+                    word.pool(),
+                    count.enrolled(),
+                    count.waiting(),
+                    count.promised(),
+                    count.claimed().toArray(Integer[]::new),
+                    word.at(),
+                    change);
+        }
 
         SeatWord word() {
-            return new SeatWord(term, pool, new SeatPool.Count(enrolled, waiting, promised), at);
+            return new SeatWord(
+                    term, pool, new SeatPool.Count(enrolled, waiting, promised, Arrays.asList(claimed)), at);
         }
     }
 
     @Insert({
         "<script>",
-        "INSERT INTO seat_word (term, pool, enrolled, waiting, promised, at, change) VALUES",
-        "<foreach collection='words' item='word' separator=','>",
-        "(#{word.term}, #{word.pool}, #{word.count.enrolled}, #{word.count.waiting}, #{word.count.promised},",
-        " #{word.at}, #{change})",
+        "INSERT INTO seat_word (term, pool, enrolled, waiting, promised, claimed, at, change) VALUES",
+        "<foreach collection='rows' item='row' separator=','>",
+        "(#{row.term}, #{row.pool}, #{row.enrolled}, #{row.waiting}, #{row.promised}, #{row.claimed}, #{row.at},",
+        " #{row.change})",
         "</foreach>",
         "ON CONFLICT (term, pool) DO UPDATE SET enrolled = EXCLUDED.enrolled, waiting = EXCLUDED.waiting,",
-        " promised = EXCLUDED.promised, at = EXCLUDED.at, change = EXCLUDED.change",
+        " promised = EXCLUDED.promised, claimed = EXCLUDED.claimed, at = EXCLUDED.at, change = EXCLUDED.change",
         // What another instance has heard before is there already.
         " WHERE seat_word.at &lt; EXCLUDED.at",
         "</script>"
     })
-    void put(@Param("words") List<SeatWord> words, @Param("change") long change);
+    void put(@Param("rows") List<Row> rows);
 
     /**
      * The number of a change that is begun. Whoever asks next waits until this transaction ends, so that changes are committed in the
@@ -49,7 +72,7 @@ interface SeatWordMapper {
     long nextChange();
 
     /** Those of later changes, in their order. */
-    @Select("SELECT term, pool, enrolled, waiting, promised, at, change FROM seat_word"
+    @Select("SELECT term, pool, enrolled, waiting, promised, claimed, at, change FROM seat_word"
             + " WHERE change > #{change} ORDER BY change")
     List<Row> since(long change);
 

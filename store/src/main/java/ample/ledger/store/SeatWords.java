@@ -32,7 +32,10 @@ public class SeatWords {
     public void put(List<SeatWord> words) {
         if (!words.isEmpty()) {
             transaction.executeWithoutResult(status -> {
-                mapper.put(words, mapper.nextChange());
+                long change = mapper.nextChange();
+                mapper.put(words.stream()
+                        .map(word -> SeatWordMapper.Row.of(word, change))
+                        .toList());
                 mapper.announce();
             });
         }

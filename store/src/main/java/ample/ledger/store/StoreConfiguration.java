@@ -16,9 +16,9 @@ import org.springframework.transaction.support.TransactionTemplate;
 @MapperScan(basePackageClasses = EditionMapper.class, annotationClass = Mapper.class)
 public class StoreConfiguration {
 
-    /** How the mappers keep codes; for whoever builds MyBatis without Spring Boot. */
+    /** How the mappers keep codes and numbers; for whoever builds MyBatis without Spring Boot. */
     public static TypeHandler<?>[] codes() {
-        return new TypeHandler<?>[] {new CodeHandler.OfTerms(), new CodeHandler.OfSeasons()};
+        return new TypeHandler<?>[] {new CodeHandler.OfTerms(), new CodeHandler.OfSeasons(), new NumbersHandler()};
     }
 
     @Bean
@@ -29,6 +29,11 @@ public class StoreConfiguration {
     @Bean
     TypeHandler<SeasonCode> seasonCodes() {
         return new CodeHandler.OfSeasons();
+    }
+
+    @Bean
+    TypeHandler<Object> numbers() {
+        return new NumbersHandler();
     }
 
     @Bean

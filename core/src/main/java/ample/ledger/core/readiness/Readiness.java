@@ -54,7 +54,7 @@ public record Readiness(List<Line> lines, List<SubmissionOrder.Why> why) {
         }
 
         public boolean refused() {
-            return then.filter(Answer::isRefused).isPresent();
+            return then.filter(Answer::wasRefused).isPresent();
         }
     }
 

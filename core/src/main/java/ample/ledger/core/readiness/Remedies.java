@@ -64,7 +64,7 @@ final class Remedies {
 
     /** For the line at that position. */
     List<Remedy> of(int line) {
-        Optional<Answer> answer = answers.get(line).filter(Answer::isRefused);
+        Optional<Answer> answer = answers.get(line).filter(Answer::wasRefused);
         if (answer.isEmpty()) {
             return List.of();
         }
@@ -181,7 +181,7 @@ final class Remedies {
             Step step = changed.get(i);
             boolean isLine = step.lead().sameCourse(steps.get(line).lead());
             boolean had = isLine || wasHad(step);
-            if (had && after.get(i).filter(Answer::isRefused).isPresent()) {
+            if (had && after.get(i).filter(Answer::wasRefused).isPresent()) {
                 return false;
             }
         }
@@ -192,7 +192,7 @@ final class Remedies {
     private boolean wasHad(Step step) {
         for (int i = 0; i < steps.size(); i++) {
             if (steps.get(i).lead().sameCourse(step.lead())) {
-                return answers.get(i).filter(Answer::isRefused).isEmpty();
+                return answers.get(i).filter(Answer::wasRefused).isEmpty();
             }
         }
         return true;

@@ -47,7 +47,7 @@ public record Answer(Outcome outcome, List<Place> places, List<Refusal> refusals
         return new Answer(Outcome.REFUSED, List.of(), refusals);
     }
 
-    public boolean isRefused() {
+    public boolean wasRefused() {
         return outcome == Outcome.REFUSED;
     }
 

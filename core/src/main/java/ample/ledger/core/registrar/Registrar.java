@@ -1,6 +1,7 @@
 package ample.ledger.core.registrar;
 
 import java.time.Duration;
+import java.util.List;
 import java.util.Optional;
 
 /** The institution's own systems, as far as this program asks them. */
@@ -14,6 +15,30 @@ public interface Registrar {
      * @throws RegistrarAwayException where they do not answer
      */
     Optional<StudentFile> student(String student);
+
+    /**
+     * What a student has there now.
+     *
+     * @return empty where this registrar takes no submissions, and for somebody who is no student there
+     * @throws RegistrarAwayException where they do not answer
+     */
+    Optional<Registration> registration(String student);
+
+    /**
+     * All that a student has submitted there, the latest first.
+     *
+     * @throws RegistrarAwayException where they do not answer
+     */
+    List<Submission> submissions(String student);
+
+    /**
+     * Hands requests to the registrar, to be decided in their order.
+     *
+     * @param id names the submission: the same always gets the same answers, so that it is safe to ask again
+     * @param requests at least one
+     * @throws RegistrarAwayException where they do not answer: it may have been decided, or not
+     */
+    Submission submit(String student, String id, List<Request> requests);
 
     /**
      * What has changed.

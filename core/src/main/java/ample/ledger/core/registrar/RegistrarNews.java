@@ -26,19 +26,31 @@ public record RegistrarNews(long last, Instant now, List<Seats> seats) {
      * @param enrolled seats taken; 0 or more
      * @param waiting students on the waitlist; 0 or more
      * @param promised seats kept for some of those who waited; 0 or more
+     * @param claimed of the seats held for each group, in the order posted, those that members have claimed since they were posted
      * @param at since when, by the institution's clock
      */
-    public record Seats(String term, String pool, int enrolled, int waiting, int promised, Instant at) {
+    public record Seats(
+            String term, String pool, int enrolled, int waiting, int promised, List<Integer> claimed, Instant at) {
+
+        public Seats {
+            claimed = claimed == null ? List.of() : List.copyOf(claimed);
+        }
 
         public static Seats of(SeatWord word) {
             SeatPool.Count count = word.count();
             return new Seats(
-                    word.term().text(), word.pool(), count.enrolled(), count.waiting(), count.promised(), word.at());
+                    word.term().text(),
+                    word.pool(),
+                    count.enrolled(),
+                    count.waiting(),
+                    count.promised(),
+                    count.claimed(),
+                    word.at());
         }
 
         /** The same as this program keeps it. */
         public SeatWord word() {
-            return new SeatWord(new TermCode(term), pool, new SeatPool.Count(enrolled, waiting, promised), at);
+            return new SeatWord(new TermCode(term), pool, new SeatPool.Count(enrolled, waiting, promised, claimed), at);
         }
     }
 }

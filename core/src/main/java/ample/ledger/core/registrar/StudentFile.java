@@ -78,19 +78,12 @@ public record StudentFile(
      * @param opens when the student may register, on the institution's wall clock; empty where their credits decide
      * @param closes until when; empty where nothing is said
      * @param mostCredits that they may register for; empty where there is no limit
-     * @param registered the entry numbers of the sections that they are registered in
      */
     public record OfTerm(
             String term,
             Optional<LocalDateTime> opens,
             Optional<LocalDateTime> closes,
-            Optional<BigDecimal> mostCredits,
-            List<String> registered) {
-
-        public OfTerm {
-            registered = orNone(registered);
-        }
-    }
+            Optional<BigDecimal> mostCredits) {}
 
     /** @throws IllegalArgumentException for fewer credits than none and for a year before the first */
     public StudentFile {

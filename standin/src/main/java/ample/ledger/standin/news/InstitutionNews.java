@@ -1,16 +1,12 @@
 package ample.ledger.standin.news;
 
 import ample.ledger.core.registrar.RegistrarNews;
-import ample.ledger.core.registrar.RegistrarNews.Seats;
-import ample.ledger.core.registrar.SeatWord;
 import ample.ledger.standin.clock.InstitutionClock;
 import java.time.Duration;
 import java.util.List;
 import org.springframework.context.event.ContextClosedEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.PlatformTransactionManager;
-import org.springframework.transaction.support.TransactionTemplate;
 
 /** What has changed at the institution, in the order in which it did. Whoever asks can wait until something does. */
 @Component
@@ -18,7 +14,6 @@ public class InstitutionNews {
 
     private final SeatsMapper mapper;
     private final InstitutionClock clock;
-    private final TransactionTemplate transaction;
 
     private final Object changed = new Object();
 
@@ -27,27 +22,9 @@ public class InstitutionNews {
 
     private boolean closed;
 
-    InstitutionNews(SeatsMapper mapper, InstitutionClock clock, PlatformTransactionManager transactions) {
+    InstitutionNews(SeatsMapper mapper, InstitutionClock clock) {
         this.mapper = mapper;
         this.clock = clock;
-        this.transaction = new TransactionTemplate(transactions);
-    }
-
-    /** Takes words on seats over. One caller at a time: the numbers of changes are committed in their order. */
-    public synchronized void put(List<SeatWord> words) {
-        if (words.isEmpty()) {
-            return;
-        }
-        transaction.executeWithoutResult(status -> {
-            long change = mapper.nextChange();
-            words.forEach(word -> mapper.put(Seats.of(word), change));
-        });
-        tell();
-    }
-
-    /** The last word on every pool on which there was one. */
-    public List<Seats> standing() {
-        return mapper.since(0).stream().map(SeatsMapper.Row::seats).toList();
     }
 
     /**
@@ -87,7 +64,8 @@ public class InstitutionNews {
         }
     }
 
-    private void tell() {
+    /** Whoever waits for something to change looks again. */
+    public void tell() {
         synchronized (changed) {
             tellings++;
             changed.notifyAll();

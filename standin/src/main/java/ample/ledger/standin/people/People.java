@@ -145,7 +145,6 @@ public class People {
                 schedule.lists().loads().stream()
                         .filter(load -> load.sort() == LoadRule.Sort.OVER_LOAD)
                         .map(LoadRule::credits)
-                        .findFirst(),
-                List.of());
+                        .findFirst());
     }
 }

@@ -30,6 +30,8 @@ public class PostedBundles {
             Schedule schedule = ScheduleBundle.read(folder).schedule();
             schedules.put(schedule.term().code(), schedule);
         });
+        List<Schedule> all = all();
+        schedules.replaceAll((term, schedule) -> schedule.among(all));
         if (schedules.isEmpty()) {
             throw new IllegalStateException("There is no schedule bundle in " + settings.bundles());
         }

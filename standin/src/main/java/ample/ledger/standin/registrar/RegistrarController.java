@@ -1,14 +1,26 @@
 package ample.ledger.standin.registrar;
 
 import ample.ledger.core.registrar.RegistrarNews;
+import ample.ledger.core.registrar.Registration;
+import ample.ledger.core.registrar.Request;
 import ample.ledger.core.registrar.StudentFile;
+import ample.ledger.core.registrar.Submission;
 import ample.ledger.standin.news.InstitutionNews;
 import ample.ledger.standin.people.People;
+import ample.ledger.standin.submission.Registry;
 import java.time.Duration;
+import java.util.List;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.ErrorResponseException;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
@@ -20,22 +32,101 @@ class RegistrarController {
 
     private static final int LONGEST_WAIT = 30;
 
+    private static final int MOST_REQUESTS = 60;
+    private static final int LONGEST_KEY = 100;
+    private static final int PATIENCE = 15;
+
     private final People people;
     private final InstitutionNews news;
+    private final Registry registry;
 
-    RegistrarController(People people, InstitutionNews news) {
+    RegistrarController(People people, InstitutionNews news, Registry registry) {
         this.people = people;
         this.news = news;
+        this.registry = registry;
     }
 
     @GetMapping("/students/{student}")
     StudentFile student(@PathVariable String student) {
-        return people.file(student)
-                .orElseThrow(() -> problem(
-                        HttpStatus.NOT_FOUND,
-                        "no-such-student",
-                        "There is no such student",
-                        "Nobody is a student here under this name."));
+        return people.file(student).orElseThrow(RegistrarController::nobody);
+    }
+
+    private static ErrorResponseException nobody() {
+        return problem(
+                HttpStatus.NOT_FOUND,
+                "no-such-student",
+                "There is no such student",
+                "Nobody is a student here under this name.");
+    }
+
+    private void known(String student) {
+        if (people.somebody(student)
+                .filter(one -> one.role() == People.Role.STUDENT)
+                .isEmpty()) {
+            throw nobody();
+        }
+    }
+
+    /** What a student has here now. */
+    @GetMapping("/students/{student}/registration")
+    Registration registration(@PathVariable String student) {
+        known(student);
+        return registry.registration(student);
+    }
+
+    /** All that a student has submitted, the latest first. */
+    @GetMapping("/students/{student}/submissions")
+    List<Submission> submissions(@PathVariable String student) {
+        known(student);
+        return registry.submissions(student);
+    }
+
+    /** What is submitted. */
+    record Asked(@Nullable List<Request> requests) {}
+
+    /**
+     * Decides a submission.
+     *
+     * @param key names it: the same always gets the same answers
+     */
+    @PostMapping("/students/{student}/submissions")
+    Submission submit(
+            @PathVariable String student,
+            @RequestHeader(name = "Idempotency-Key", defaultValue = "") String key,
+            @RequestBody Asked asked)
+            throws InterruptedException {
+        known(student);
+        List<Request> requests = asked.requests() == null ? List.of() : asked.requests();
+        if (key.isBlank() || key.length() > LONGEST_KEY || requests.isEmpty() || requests.size() > MOST_REQUESTS) {
+            throw problem(
+                    HttpStatus.BAD_REQUEST,
+                    "not-understood",
+                    "What is asked is not understood",
+                    "The header Idempotency-Key names the submission with 1 to %d characters; requests are 1 to %d."
+                            .formatted(LONGEST_KEY, MOST_REQUESTS));
+        }
+        try {
+            return registry.submit(student, key, requests).get(PATIENCE, TimeUnit.SECONDS);
+        } catch (ExecutionException failed) {
+            if (failed.getCause() instanceof Registry.UsedBeforeException) {
+                throw problem(
+                        HttpStatus.UNPROCESSABLE_CONTENT,
+                        "used-before",
+                        "This identifier named another submission",
+                        "Each submission has an identifier of its own.");
+            }
+            throw notNow();
+        } catch (TimeoutException late) {
+            throw notNow();
+        }
+    }
+
+    private static ErrorResponseException notNow() {
+        return problem(
+                HttpStatus.SERVICE_UNAVAILABLE,
+                "not-now",
+                "It could not be decided now",
+                "Ask again with the same Idempotency-Key: if it was decided, the answer is the same.");
     }
 
     /**

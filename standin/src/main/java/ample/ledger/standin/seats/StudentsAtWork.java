@@ -1,22 +1,19 @@
 package ample.ledger.standin.seats;
 
-import ample.ledger.core.registrar.RegistrarNews.Seats;
+import ample.ledger.core.plan.Attendance;
+import ample.ledger.core.plan.PostedSchedules;
 import ample.ledger.core.schedule.Schedule;
-import ample.ledger.core.schedule.SeatPool;
-import ample.ledger.core.schedule.Section;
-import ample.ledger.core.schedule.TermCode;
 import ample.ledger.standin.StandinSettings;
 import ample.ledger.standin.clock.InstitutionClock;
-import ample.ledger.standin.news.InstitutionNews;
-import ample.ledger.standin.posted.PostedBundles;
+import ample.ledger.standin.submission.Registry;
 import java.time.Duration;
-import java.util.HashMap;
+import java.time.Instant;
+import java.time.LocalDateTime;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Random;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.scheduling.annotation.SchedulingConfigurer;
 import org.springframework.scheduling.config.ScheduledTaskRegistrar;
@@ -27,35 +24,23 @@ import org.springframework.stereotype.Component;
 @ConditionalOnProperty("standin.registrations")
 class StudentsAtWork implements SchedulingConfigurer {
 
-    private static final Logger LOG = LoggerFactory.getLogger(StudentsAtWork.class);
-
-    private final InstitutionNews news;
-    private final SimulatedRegistrations students;
+    private final Registry registry;
+    private final InstitutionClock clock;
+    private final SimulatedRegistrations students = new SimulatedRegistrations(new Random());
     private final Duration pause;
-    private final Map<TermCode, List<SeatPool>> pools = new HashMap<>();
-    private final Map<TermCode, Map<String, SeatPool.Count>> standing = new HashMap<>();
+    private final Map<Schedule, List<Attendance>> sections = new LinkedHashMap<>();
 
-    StudentsAtWork(InstitutionNews news, InstitutionClock clock, PostedBundles bundles, StandinSettings settings) {
-        this.news = news;
-        this.students = new SimulatedRegistrations(new Random(), clock.clock());
+    StudentsAtWork(Registry registry, InstitutionClock clock, PostedSchedules posted, StandinSettings settings) {
+        this.registry = registry;
+        this.clock = clock;
         this.pause = Objects.requireNonNull(settings.registrations());
-        bundles.all().forEach(schedule -> pools.put(schedule.term().code(), pools(schedule)));
-        for (Seats seats : news.standing()) {
-            var word = seats.word();
-            standing(word.term()).put(word.pool(), word.count());
-        }
-    }
-
-    private static List<SeatPool> pools(Schedule schedule) {
-        return schedule.sections().stream()
-                .filter(section -> !section.cancelled())
-                .map(Section::pool)
-                .distinct()
-                .toList();
-    }
-
-    private Map<String, SeatPool.Count> standing(TermCode term) {
-        return standing.computeIfAbsent(term, code -> new HashMap<>());
+        posted.all()
+                .forEach(schedule -> sections.put(
+                        schedule,
+                        schedule.sections().stream()
+                                .filter(section -> !section.cancelled())
+                                .map(section -> posted.attendance(section, schedule))
+                                .toList()));
     }
 
     @Override
@@ -64,14 +49,14 @@ class StudentsAtWork implements SchedulingConfigurer {
     }
 
     private void work() {
-        try {
-            pools.forEach((term, all) -> {
-                var words = students.next(term, all, standing(term));
-                news.put(words);
-                words.forEach(word -> standing(term).put(word.pool(), word.count()));
-            });
-        } catch (RuntimeException e) {
-            LOG.warn("The students rest for now", e);
-        }
+        sections.forEach((schedule, all) -> registry.others((book, rules) -> {
+            Instant now = clock.now();
+            return students.next(
+                    book,
+                    rules,
+                    all,
+                    now,
+                    LocalDateTime.ofInstant(now, schedule.institution().zone()).toLocalDate());
+        }));
     }
 }

@@ -2,51 +2,61 @@ package ample.ledger.standin.seats;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import ample.ledger.core.registrar.SeatWord;
+import ample.ledger.core.fixtures.Schedules;
+import ample.ledger.core.plan.Attendance;
+import ample.ledger.core.plan.PostedSchedules;
+import ample.ledger.core.registrar.rules.Book;
+import ample.ledger.core.registrar.rules.Fact;
+import ample.ledger.core.registrar.rules.PoolName;
+import ample.ledger.core.registrar.rules.Rules;
+import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.SeatPool;
-import ample.ledger.core.schedule.SeatPool.Count;
-import ample.ledger.core.schedule.TermCode;
-import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
-import java.time.LocalDate;
-import java.time.ZoneOffset;
-import java.util.HashMap;
+import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 
 class SimulatedRegistrationsTest {
 
-    private static final Clock CLOCK = Clock.fixed(Instant.parse("2031-06-17T08:41:00Z"), ZoneOffset.UTC);
-    private static final SeatPool ROOMY = new SeatPool("A", 30, 5, List.of(), new Count(3, 0, 0));
-    private static final SeatPool HELD = new SeatPool(
-            "B",
-            10,
-            0,
-            List.of(new SeatPool.Held("first years", Optional.empty(), 4, LocalDate.of(2031, 9, 1))),
-            new Count(5, 0, 0));
+    private static final Schedule KERNEL = Schedules.kernelSchedule();
+    private static final PostedSchedules POSTED = Schedules.alone(KERNEL);
 
     @Test
-    void nobodyGetsASeatThatIsNotFreeAndEveryPoolFillsInTheEnd() {
-        var students = new SimulatedRegistrations(new Random(1), CLOCK);
-        Map<String, Count> standing = new HashMap<>();
-        boolean queued = false;
-        boolean promised = false;
-        for (int i = 0; i < 2_000; i++) {
-            for (SeatWord word : students.next(new TermCode("autumn-2031"), List.of(ROOMY, HELD), standing)) {
-                Count count = word.count();
-                standing.put(word.pool(), count);
-                boolean roomy = word.pool().equals("A");
-                assertThat(count.enrolled() + count.promised()).isLessThanOrEqualTo(roomy ? 30 : 6);
-                assertThat(count.waiting()).isLessThanOrEqualTo(roomy ? 5 : 0);
-                queued |= count.waiting() > 0;
-                promised |= count.promised() > 0;
-            }
+    void nobodyGetsASeatThatIsNotFreeAndPeopleComeWaitAndGo() {
+        var students = new SimulatedRegistrations(new Random(1));
+        Rules rules = new Rules(POSTED, Duration.ofHours(36), name -> Optional.empty());
+        Book book = rules.book();
+        List<Attendance> sections = Attendance.of(KERNEL.sections(), KERNEL);
+        List<Fact> facts = new ArrayList<>();
+        Instant now = Instant.parse("2031-06-17T08:41:00Z");
+        for (int i = 0; i < 3_000; i++) {
+            facts.addAll(students.next(book, rules, sections, now, Schedules.TODAY));
+            now = now.plusSeconds(60);
+            facts.addAll(rules.due(book, now));
         }
-        assertThat(queued).isTrue();
-        assertThat(promised).isTrue();
-        assertThat(standing.get("B").enrolled()).isBetween(4, 6);
+
+        assertThat(facts)
+                .extracting(Fact::kind)
+                .contains(
+                        Fact.Kind.REGISTERED,
+                        Fact.Kind.DROPPED,
+                        Fact.Kind.QUEUED,
+                        Fact.Kind.OFFERED,
+                        Fact.Kind.TAKEN_UP,
+                        Fact.Kind.LAPSED);
+        for (Attendance section : sections) {
+            SeatPool posted = section.section().pool();
+            SeatPool.Count count = book.pool(PoolName.of(section)).count();
+            assertThat(count.enrolled() + count.promised())
+                    .isLessThanOrEqualTo(Math.max(
+                            posted.capacity(),
+                            posted.count().enrolled() + posted.count().promised()));
+            assertThat(count.waiting())
+                    .isLessThanOrEqualTo(
+                            Math.max(posted.waitlistCapacity(), posted.count().waiting()));
+        }
     }
 }

@@ -3,7 +3,10 @@ package ample.ledger.web.registrar;
 import ample.ledger.core.registrar.Registrar;
 import ample.ledger.core.registrar.RegistrarAwayException;
 import ample.ledger.core.registrar.RegistrarNews;
+import ample.ledger.core.registrar.Registration;
+import ample.ledger.core.registrar.Request;
 import ample.ledger.core.registrar.StudentFile;
+import ample.ledger.core.registrar.Submission;
 import io.github.resilience4j.circuitbreaker.CallNotPermittedException;
 import io.github.resilience4j.circuitbreaker.CircuitBreaker;
 import io.github.resilience4j.circuitbreaker.CircuitBreakerConfig;
@@ -11,6 +14,8 @@ import java.net.http.HttpClient;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Supplier;
@@ -19,6 +24,7 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
 import org.springframework.http.client.JdkClientHttpRequestFactory;
 import org.springframework.web.client.HttpClientErrorException;
 import org.springframework.web.client.RestClient;
@@ -26,7 +32,7 @@ import org.springframework.web.client.RestClientException;
 import org.springframework.web.client.RestClientResponseException;
 
 /**
- * The registrar's interface over HTTP. Everything that is asked here changes nothing there, so that a question without an answer is
+ * The registrar's interface over HTTP. What is asked here changes nothing there, or nothing more the second time, so that a question without an answer is
  * asked once more. After a few that had none in a row nothing is asked for some seconds: pages go on without it at once.
  */
 final class HttpRegistrar implements Registrar {
@@ -35,8 +41,12 @@ final class HttpRegistrar implements Registrar {
     private static final int ENOUGH = 3;
     private static final Duration REST = Duration.ofSeconds(3);
 
+    /** How much longer than a question a decision may take. */
+    private static final Duration DECIDING = Duration.ofSeconds(9);
+
     private final RestClient quick;
     private final RestClient patient;
+    private final RestClient deciding;
     private final Clock clock;
     private final CircuitBreaker breaker;
 
@@ -47,6 +57,7 @@ final class HttpRegistrar implements Registrar {
         this.clock = clock;
         this.heard = new AtomicReference<>(clock.instant());
         this.quick = client(settings, settings.patience());
+        this.deciding = client(settings, settings.patience().plus(DECIDING));
         // News is waited for at the other side.
         this.patient = client(settings, settings.patience().plus(RegistrarNewsListener.WAIT));
         this.breaker = CircuitBreaker.of(
@@ -80,6 +91,49 @@ final class HttpRegistrar implements Registrar {
             if (refused.getStatusCode() == HttpStatus.NOT_FOUND) {
                 return Optional.empty();
             }
+            throw away(refused);
+        }
+    }
+
+    @Override
+    public Optional<Registration> registration(String student) {
+        try {
+            return Optional.of(answered(() -> breaker.executeSupplier(() -> twice(() -> quick.get()
+                    .uri("/students/{student}/registration", student)
+                    .retrieve()
+                    .body(Registration.class)))));
+        } catch (HttpClientErrorException refused) {
+            if (refused.getStatusCode() == HttpStatus.NOT_FOUND) {
+                return Optional.empty();
+            }
+            throw away(refused);
+        }
+    }
+
+    @Override
+    public List<Submission> submissions(String student) {
+        try {
+            return List.of(answered(() -> breaker.executeSupplier(() -> twice(() -> quick.get()
+                    .uri("/students/{student}/submissions", student)
+                    .retrieve()
+                    .body(Submission[].class)))));
+        } catch (HttpClientErrorException refused) {
+            throw away(refused);
+        }
+    }
+
+    /** The same submission may be handed over twice: it has a name. */
+    @Override
+    public Submission submit(String student, String id, List<Request> requests) {
+        try {
+            return answered(() -> twice(() -> deciding.post()
+                    .uri("/students/{student}/submissions", student)
+                    .header("Idempotency-Key", id)
+                    .contentType(MediaType.APPLICATION_JSON)
+                    .body(Map.of("requests", requests))
+                    .retrieve()
+                    .body(Submission.class)));
+        } catch (HttpClientErrorException refused) {
             throw away(refused);
         }
     }

@@ -3,9 +3,13 @@ package ample.ledger.web.registrar;
 import ample.ledger.core.registrar.Registrar;
 import ample.ledger.core.registrar.RegistrarAwayException;
 import ample.ledger.core.registrar.RegistrarNews;
+import ample.ledger.core.registrar.Registration;
+import ample.ledger.core.registrar.Request;
 import ample.ledger.core.registrar.StudentFile;
+import ample.ledger.core.registrar.Submission;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
 
 /** Where no registrar is set up: it knows nobody, and tells nothing. */
@@ -17,7 +21,26 @@ final class NoRegistrar implements Registrar {
     }
 
     @Override
+    public Optional<Registration> registration(String student) {
+        return Optional.empty();
+    }
+
+    @Override
+    public List<Submission> submissions(String student) {
+        return List.of();
+    }
+
+    @Override
+    public Submission submit(String student, String id, List<Request> requests) {
+        throw away();
+    }
+
+    @Override
     public RegistrarNews news(long after, Duration patience) {
-        throw new RegistrarAwayException(Instant.EPOCH, new IllegalStateException("No registrar is set up"));
+        throw away();
+    }
+
+    private static RegistrarAwayException away() {
+        return new RegistrarAwayException(Instant.EPOCH, new IllegalStateException("No registrar is set up"));
     }
 }

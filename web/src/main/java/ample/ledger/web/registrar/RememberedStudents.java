@@ -3,10 +3,14 @@ package ample.ledger.web.registrar;
 import ample.ledger.core.registrar.Registrar;
 import ample.ledger.core.registrar.RegistrarAwayException;
 import ample.ledger.core.registrar.RegistrarNews;
+import ample.ledger.core.registrar.Registration;
+import ample.ledger.core.registrar.Request;
 import ample.ledger.core.registrar.StudentFile;
+import ample.ledger.core.registrar.Submission;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Duration;
+import java.util.List;
 import java.util.Optional;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -23,12 +27,15 @@ final class RememberedStudents implements Registrar {
 
     private final Registrar registrar;
     private final Cache<String, Optional<StudentFile>> fresh;
+    private final Cache<String, Optional<Registration>> registrations;
     private final Cache<String, Optional<StudentFile>> last =
             Caffeine.newBuilder().expireAfterWrite(LONGEST).maximumSize(MOST).build();
 
     RememberedStudents(Registrar registrar, Duration fresh) {
         this.registrar = registrar;
         this.fresh =
+                Caffeine.newBuilder().expireAfterWrite(fresh).maximumSize(MOST).build();
+        this.registrations =
                 Caffeine.newBuilder().expireAfterWrite(fresh).maximumSize(MOST).build();
     }
 
@@ -60,6 +67,32 @@ final class RememberedStudents implements Registrar {
         int lines = file.unreadable().size();
         if (lines > 0) {
             LOG.warn("Of the registrar's record of {}, {} courses or grades are not understood", file.student(), lines);
+        }
+    }
+
+    @Override
+    public Optional<Registration> registration(String student) {
+        Optional<Registration> known = registrations.getIfPresent(student);
+        if (known != null) {
+            return known;
+        }
+        Optional<Registration> said = registrar.registration(student);
+        registrations.put(student, said);
+        return said;
+    }
+
+    @Override
+    public List<Submission> submissions(String student) {
+        return registrar.submissions(student);
+    }
+
+    /** Whatever becomes of it: what the student had before is no longer sure. */
+    @Override
+    public Submission submit(String student, String id, List<Request> requests) {
+        try {
+            return registrar.submit(student, id, requests);
+        } finally {
+            registrations.invalidate(student);
         }
     }
 

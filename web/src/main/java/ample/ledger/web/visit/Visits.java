@@ -35,9 +35,9 @@ public class Visits {
 
     private FromRegistrar ask(String student) {
         try {
-            return new FromRegistrar(registrar.student(student), Optional.empty());
+            return new FromRegistrar(registrar.student(student), registrar.registration(student), Optional.empty());
         } catch (RegistrarAwayException away) {
-            return new FromRegistrar(Optional.empty(), Optional.of(away.since()));
+            return new FromRegistrar(Optional.empty(), Optional.empty(), Optional.of(away.since()));
         }
     }
 

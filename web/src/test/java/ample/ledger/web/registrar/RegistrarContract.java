@@ -99,7 +99,7 @@ interface RegistrarContract {
         assertThat(answer.body()).doesNotContain("46");
     }
 
-    private HttpResponse<String> ask(String path, String key) throws Exception {
+    default HttpResponse<String> ask(String path, String key) throws Exception {
         return HttpClient.newHttpClient()
                 .send(
                         HttpRequest.newBuilder(URI.create(address() + path))
@@ -108,7 +108,7 @@ interface RegistrarContract {
                         HttpResponse.BodyHandlers.ofString());
     }
 
-    private static Schema schema(String form) throws Exception {
+    static Schema schema(String form) throws Exception {
         ObjectNode schema = JsonMapper.shared().createObjectNode();
         schema.set("components", description().path("components"));
         schema.put("$ref", "#/components/schemas/" + form);

@@ -61,13 +61,12 @@ class VisitTest {
                         KERNEL.term().code().text(),
                         Optional.of(opens),
                         Optional.of(LocalDateTime.of(2031, 9, 13, 0, 0)),
-                        Optional.empty(),
-                        List.of())));
+                        Optional.empty())));
         return new Visit(
                 Instant.parse("2031-06-17T08:41:00Z"),
                 Kept.NOTHING,
                 Preferences.USUAL,
                 Schedules.alone(KERNEL),
-                new FromRegistrar(Optional.of(file), Optional.empty()));
+                new FromRegistrar(Optional.of(file), Optional.empty(), Optional.empty()));
     }
 }

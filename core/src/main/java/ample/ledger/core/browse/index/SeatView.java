@@ -138,9 +138,7 @@ public final class SeatView {
 
     private static SeatPool standing(SeatPool posted, Map<String, SeatPool.Count> counts) {
         SeatPool.Count count = counts.get(posted.code());
-        return count == null
-                ? posted
-                : new SeatPool(posted.code(), posted.capacity(), posted.waitlistCapacity(), posted.held(), count);
+        return count == null ? posted : posted.standing(count);
     }
 
     /** This view with other counts for some pools. Pools that the edition does not have are passed over. */

@@ -135,12 +135,12 @@ public final class Book {
             case REGISTERED -> {
                 pool.enrolled++;
                 pool.claim(fact.heldFor(), 1);
-                own.registered.put(fact.part(), fact.heldFor());
+                pool.named += own.registered.put(fact.part(), fact.heldFor()) == null ? 1 : 0;
             }
             case DROPPED -> {
                 pool.enrolled--;
                 pool.claim(fact.heldFor(), -1);
-                own.registered.remove(fact.part());
+                pool.named -= own.registered.remove(fact.part()) == null ? 0 : 1;
             }
             case QUEUED -> {
                 check(pool.queue.add(fact.student()), fact);

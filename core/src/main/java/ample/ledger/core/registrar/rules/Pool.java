@@ -2,6 +2,8 @@ package ample.ledger.core.registrar.rules;
 
 import ample.ledger.core.schedule.SeatPool;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -20,6 +22,9 @@ public final class Pool {
 
     /** Those to whom a seat is promised, as far as they have names. */
     final Set<String> offered = new LinkedHashSet<>();
+
+    /** How many of the enrolled are known by name. */
+    int named;
 
     int enrolled;
     int promised;
@@ -50,17 +55,40 @@ public final class Pool {
 
     /** How it stands, as it is told to others. */
     public SeatPool.Count count() {
-        return new SeatPool.Count(enrolled, queue.size(), promised);
+        return new SeatPool.Count(enrolled, queue.size(), promised, claimed());
     }
 
-    /** For each group that seats are held for, how many nobody has claimed; 0 or more, in the order posted. */
-    public Map<String, Integer> unclaimed() {
-        return Map.copyOf(unclaimed);
+    /** The pool as it stands. */
+    public SeatPool standing() {
+        return posted.standing(count());
+    }
+
+    /** Of the seats held for each group, in the order posted, those that are claimed; none where no group has claimed any. */
+    private List<Integer> claimed() {
+        Map<String, Integer> left = new HashMap<>(unclaimed);
+        List<Integer> claimed = new ArrayList<>();
+        for (int i = posted.held().size() - 1; i >= 0; i--) {
+            SeatPool.Held held = posted.held().get(i);
+            int seats = Math.min(held.seats(), left.getOrDefault(held.words(), 0));
+            left.merge(held.words(), -seats, Integer::sum);
+            claimed.add(0, held.seats() - seats);
+        }
+        return claimed.stream().allMatch(seats -> seats == 0) ? List.of() : claimed;
     }
 
     /** Those who wait, the first first. */
     public List<String> queue() {
         return List.copyOf(queue);
+    }
+
+    /** Those to whom a seat is promised, as far as they have names. */
+    public List<String> offered() {
+        return List.copyOf(offered);
+    }
+
+    /** Enrolled students of whom no more is known than that they are. */
+    public int unnamed() {
+        return enrolled - named;
     }
 
     void claim(String heldFor, int seats) {
@@ -75,7 +103,7 @@ public final class Pool {
     }
 
     /** Of those, the seats that are held for nobody; below 0 where more are held than there are. */
-    int anybodys(LocalDate today) {
+    public int anybodys(LocalDate today) {
         return free()
                 - posted.held().stream()
                         .filter(held -> !held.until().isBefore(today))
@@ -89,19 +117,8 @@ public final class Pool {
         return unclaimed.getOrDefault(heldFor, 0);
     }
 
-    int waitlistOpen() {
+    /** Places left on the waitlist; 0 or more, 0 where there is none. */
+    public int waitlistOpen() {
         return Math.max(0, posted.waitlistCapacity() - queue.size());
-    }
-
-    /** The same, to be changed by itself. */
-    Pool copy() {
-        Pool copy = new Pool(posted);
-        copy.enrolled = enrolled;
-        copy.promised = promised;
-        copy.queue.clear();
-        copy.queue.addAll(queue);
-        copy.offered.addAll(offered);
-        copy.unclaimed.putAll(unclaimed);
-        return copy;
     }
 }

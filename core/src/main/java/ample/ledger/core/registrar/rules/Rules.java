@@ -67,6 +67,11 @@ public final class Rules {
         return seats.due(book, now);
     }
 
+    /** What is offered in a pool, and to whom, since a seat has fallen free. All of it is applied to the book. */
+    public List<Fact> offer(Book book, PoolName pool, Instant now) {
+        return seats.offer(book, pool, now);
+    }
+
     /**
      * Does what is asked, or refuses it. What happens is applied to the book, with the offers that are made because of it.
      *

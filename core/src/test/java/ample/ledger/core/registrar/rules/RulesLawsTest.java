@@ -104,7 +104,8 @@ class RulesLawsTest {
     private static Optional<Answer> foretold(
             PostedSchedules posted, Registrant who, Book book, Request request, Instant now) {
         Registration has = book.registration(who.student(), now);
-        Foretold foretold = new Foretold(posted, who, has, pool -> standing(book.pool(pool)));
+        Foretold foretold =
+                new Foretold(posted, who, has, pool -> book.pool(pool).standing());
         Step step = new Step(
                 request.set().stream()
                         .map(entry -> entry.in(posted).orElseThrow())
@@ -114,21 +115,6 @@ class RulesLawsTest {
                 .lines()
                 .get(0)
                 .now();
-    }
-
-    /** As it is told to others. */
-    private static SeatPool standing(Pool pool) {
-        List<SeatPool.Held> held = new ArrayList<>();
-        Map<String, Integer> left = new HashMap<>(pool.unclaimed());
-        for (SeatPool.Held one : pool.posted().held()) {
-            int seats = left.getOrDefault(one.words(), 0);
-            if (seats > 0) {
-                held.add(new SeatPool.Held(one.words(), one.group(), seats, one.until()));
-                left.put(one.words(), 0);
-            }
-        }
-        return new SeatPool(
-                pool.posted().code(), pool.posted().capacity(), pool.posted().waitlistCapacity(), held, pool.count());
     }
 
     private static Set<String> codes(Answer answer) {

@@ -48,9 +48,7 @@ public final class StudentsOnFile {
     public static StudentFile with(
             StudentFile file, String term, Optional<LocalDateTime> opens, Optional<Integer> most) {
         return with(
-                file,
-                file.holds(),
-                List.of(new OfTerm(term, opens, Optional.empty(), most.map(BigDecimal::valueOf), List.of())));
+                file, file.holds(), List.of(new OfTerm(term, opens, Optional.empty(), most.map(BigDecimal::valueOf))));
     }
 
     public static StudentFile with(StudentFile file, Hold hold) {

@@ -1,0 +1,369 @@
+package ample.ledger.standin.submission;
+
+import ample.ledger.core.plan.PostedSchedules;
+import ample.ledger.core.registrar.Registration;
+import ample.ledger.core.registrar.Request;
+import ample.ledger.core.registrar.Submission;
+import ample.ledger.core.registrar.rules.Book;
+import ample.ledger.core.registrar.rules.Decision;
+import ample.ledger.core.registrar.rules.Fact;
+import ample.ledger.core.registrar.rules.Fact.Kind;
+import ample.ledger.core.registrar.rules.Pool;
+import ample.ledger.core.registrar.rules.PoolName;
+import ample.ledger.core.registrar.rules.Registrant;
+import ample.ledger.core.registrar.rules.Rules;
+import ample.ledger.core.schedule.Section;
+import ample.ledger.standin.StandinSettings;
+import ample.ledger.standin.clock.InstitutionClock;
+import ample.ledger.standin.news.InstitutionNews;
+import ample.ledger.standin.submission.JournalMapper.JournalRow;
+import ample.ledger.standin.submission.JournalMapper.SubmissionRow;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.locks.ReentrantLock;
+import java.util.function.BiFunction;
+import java.util.function.Function;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.context.SmartLifecycle;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * Decides submissions. The state is a {@link Book} in memory, made from the journal. One thread takes all submissions that have come meanwhile, decides
+ * them one after the other, and commits what they have brought at once: so that the time of a durable commit is shared, and no row is waited for. Nobody is
+ * answered before the commit. Where it fails, nothing has happened, and the book is made anew from the journal.
+ */
+@Component
+public class Registry implements SmartLifecycle {
+
+    private static final Logger LOG = LoggerFactory.getLogger(Registry.class);
+    private static final int MOST_AT_ONCE = 256;
+    private static final int LONGEST_QUEUE = 50_000;
+    private static final int SECONDS = 10;
+
+    private final JournalMapper mapper;
+    private final Registrants registrants;
+    private final PostedSchedules posted;
+    private final InstitutionClock clock;
+    private final InstitutionNews news;
+    private final TransactionTemplate transaction;
+    private final JsonMapper json;
+    private final Rules rules;
+    private final BlockingQueue<Job> jobs = new LinkedBlockingQueue<>(LONGEST_QUEUE);
+
+    /** Held while the book changes until what has changed it is committed. */
+    private final ReentrantLock lock = new ReentrantLock();
+
+    private Book book;
+
+    /** The number of the last fact in the journal that the book has. */
+    private long known;
+
+    private boolean stale = true;
+    private volatile boolean running;
+
+    Registry(
+            JournalMapper mapper,
+            Registrants registrants,
+            PostedSchedules posted,
+            InstitutionClock clock,
+            InstitutionNews news,
+            PlatformTransactionManager transactions,
+            JsonMapper json,
+            StandinSettings settings) {
+        this.mapper = mapper;
+        this.registrants = registrants;
+        this.posted = posted;
+        this.clock = clock;
+        this.news = news;
+        this.transaction = new TransactionTemplate(transactions);
+        this.transaction.setTimeout(SECONDS);
+        this.json = json;
+        this.rules = new Rules(posted, settings.offersStand(), registrants::of);
+        this.book = rules.book();
+    }
+
+    /** Something to be done on the book, which gives what has happened. */
+    private sealed interface Job {
+
+        CompletableFuture<?> done();
+    }
+
+    private record Asked(
+            Registrant who, String id, List<Request> requests, String json, CompletableFuture<Submission> done)
+            implements Job {
+
+        String key() {
+            return who.student() + " " + id;
+        }
+    }
+
+    private record ByOthers(BiFunction<Book, Rules, List<Fact>> change, CompletableFuture<Boolean> done)
+            implements Job {}
+
+    /** One identifier was used for two submissions. */
+    public static final class UsedBeforeException extends RuntimeException {
+        private static final long serialVersionUID = 1L;
+    }
+
+    /**
+     * Decides a submission, or gives the answers that it got before.
+     *
+     * @return what becomes of it; an exception where it could not be decided or was used for another submission
+     */
+    public CompletableFuture<Submission> submit(String student, String id, List<Request> requests) {
+        Asked asked = new Asked(
+                registrants.of(student).orElseThrow(),
+                id,
+                requests,
+                json.writeValueAsString(requests),
+                new CompletableFuture<>());
+        put(asked);
+        return asked.done();
+    }
+
+    /**
+     * Lets other people do something. What they do is applied to the book by {@code change}.
+     */
+    public void others(BiFunction<Book, Rules, List<Fact>> change) {
+        put(new ByOthers(change, new CompletableFuture<>()));
+    }
+
+    private void put(Job job) {
+        if (!jobs.offer(job)) {
+            job.done().completeExceptionally(new IllegalStateException("Too many ask at once"));
+        }
+    }
+
+    /** What a student has now. */
+    public Registration registration(String student) {
+        return read(now -> book.registration(student, now));
+    }
+
+    /** All pools as they stand. */
+    public Map<PoolName, Pool> pools() {
+        return read(now -> {
+            Map<PoolName, Pool> pools = new LinkedHashMap<>();
+            names().forEach(name -> pools.put(name, book.pool(name)));
+            return pools;
+        });
+    }
+
+    private <T> T read(Function<Instant, T> question) {
+        lock.lock();
+        try {
+            if (stale) {
+                reload();
+            }
+            return question.apply(clock.now());
+        } finally {
+            lock.unlock();
+        }
+    }
+
+    /** All submissions of a student, the latest first. */
+    public List<Submission> submissions(String student) {
+        return mapper.ofStudent(student).stream().map(this::submission).toList();
+    }
+
+    private Submission submission(SubmissionRow row) {
+        return new Submission(
+                row.id(), row.at(), Arrays.asList(json.readValue(row.answered(), Submission.Line[].class)));
+    }
+
+    private List<PoolName> names() {
+        return posted.all().stream()
+                .flatMap(schedule -> schedule.sections().stream()
+                        .map(Section::pool)
+                        .map(pool -> new PoolName(schedule.term().code().text(), pool.code())))
+                .distinct()
+                .toList();
+    }
+
+    private void reload() {
+        Book again = rules.book();
+        names().forEach(again::pool);
+        List<JournalRow> rows = mapper.after(0);
+        rows.stream().map(JournalRows::fact).forEach(again::apply);
+        book = again;
+        known = rows.isEmpty() ? 0 : rows.get(rows.size() - 1).number();
+        stale = false;
+    }
+
+    private void work() {
+        while (running) {
+            try {
+                List<Job> some = new ArrayList<>();
+                Job first = jobs.poll(1, TimeUnit.SECONDS);
+                if (first != null) {
+                    some.add(first);
+                    jobs.drainTo(some, MOST_AT_ONCE - 1);
+                }
+                decide(some);
+            } catch (InterruptedException ending) {
+                return;
+            }
+        }
+    }
+
+    /** Also where nobody asks: time brings something by itself. */
+    private void decide(List<Job> some) {
+        lock.lock();
+        try {
+            Runnable answers = transaction.execute(status -> decideAll(some));
+            answers.run();
+        } catch (RuntimeException trouble) {
+            stale = true;
+            if (!some.isEmpty()) {
+                LOG.warn("{} submissions could not be decided", some.size(), trouble);
+            }
+            some.forEach(job -> job.done().completeExceptionally(trouble));
+        } finally {
+            lock.unlock();
+        }
+    }
+
+    /** @return gives everybody their answers, once it is committed */
+    private Runnable decideAll(List<Job> some) {
+        if (mapper.alone() != known || stale) {
+            reload();
+        }
+        // As fine as the database keeps it: an answer that is given again is the same.
+        Instant now = clock.now().truncatedTo(ChronoUnit.MICROS);
+        JournalRows rows = new JournalRows(known + 1);
+        rows.add("", rules.due(book, now));
+        List<Runnable> answers = new ArrayList<>();
+        Map<String, SubmissionRow> before = before(some);
+        Map<String, SubmissionRow> fresh = new LinkedHashMap<>();
+        for (Job job : some) {
+            if (job instanceof Asked asked) {
+                SubmissionRow answered = before.get(asked.key());
+                if (answered == null) {
+                    answered = answer(asked, now, rows);
+                    before.put(asked.key(), answered);
+                    fresh.put(asked.key(), answered);
+                }
+                SubmissionRow row = answered;
+                answers.add(() -> tell(asked, row));
+            } else if (job instanceof ByOthers others) {
+                rows.add("", others.change().apply(book, rules));
+                answers.add(() -> others.done().complete(true));
+            }
+        }
+        keep(fresh.values().stream().toList(), rows, now);
+        known += rows.facts().size();
+        boolean changed = !rows.facts().isEmpty();
+        return () -> {
+            answers.forEach(Runnable::run);
+            if (changed) {
+                news.tell();
+            }
+        };
+    }
+
+    private Map<String, SubmissionRow> before(List<Job> some) {
+        List<Asked> asked = some.stream()
+                .filter(Asked.class::isInstance)
+                .map(Asked.class::cast)
+                .toList();
+        Map<String, SubmissionRow> before = new HashMap<>();
+        if (!asked.isEmpty()) {
+            mapper.answered(
+                            asked.stream().map(one -> one.who().student()).toArray(String[]::new),
+                            asked.stream().map(Asked::id).toArray(String[]::new))
+                    .forEach(row -> before.put(row.student() + " " + row.id(), row));
+        }
+        return before;
+    }
+
+    private SubmissionRow answer(Asked asked, Instant now, JournalRows rows) {
+        List<Submission.Line> lines = new ArrayList<>();
+        for (Request request : asked.requests()) {
+            Decision decision = rules.submit(book, asked.who(), request, now);
+            rows.add(asked.id(), decision.facts());
+            lines.add(new Submission.Line(request, decision.answer()));
+        }
+        return new SubmissionRow(asked.who().student(), asked.id(), now, asked.json(), json.writeValueAsString(lines));
+    }
+
+    private void tell(Asked asked, SubmissionRow row) {
+        if (row.asked().equals(asked.json())) {
+            asked.done().complete(submission(row));
+        } else {
+            asked.done().completeExceptionally(new UsedBeforeException());
+        }
+    }
+
+    private void keep(List<SubmissionRow> submissions, JournalRows rows, Instant now) {
+        if (!submissions.isEmpty()) {
+            mapper.keep(
+                    submissions.stream().map(SubmissionRow::student).toArray(String[]::new),
+                    submissions.stream().map(SubmissionRow::id).toArray(String[]::new),
+                    submissions.stream().map(SubmissionRow::asked).toArray(String[]::new),
+                    submissions.stream().map(SubmissionRow::answered).toArray(String[]::new),
+                    now);
+        }
+        if (rows.facts().isEmpty()) {
+            return;
+        }
+        mapper.add(rows, now);
+        // Of one section that a student had, gave up and has again within one commit, only the last word counts.
+        Map<String, Fact> last = new LinkedHashMap<>();
+        rows.facts().stream()
+                .filter(fact -> fact.kind() == Kind.REGISTERED || fact.kind() == Kind.DROPPED)
+                .filter(fact -> registrants.of(fact.student()).isPresent())
+                .forEach(fact -> last.put(fact.student() + " " + fact.part(), fact));
+        write(last, Kind.DROPPED);
+        write(last, Kind.REGISTERED);
+        Map<PoolName, Pool> pools = new LinkedHashMap<>();
+        rows.facts().stream().map(Fact::poolName).forEach(name -> pools.put(name, book.pool(name)));
+        mapper.seats(new SeatRows(pools), now, mapper.nextChange());
+    }
+
+    private void write(Map<String, Fact> last, Kind kind) {
+        List<Fact> facts =
+                last.values().stream().filter(fact -> fact.kind() == kind).toList();
+        if (facts.isEmpty()) {
+            return;
+        }
+        String[] terms = facts.stream().map(fact -> fact.part().term()).toArray(String[]::new);
+        String[] entries = facts.stream().map(fact -> fact.part().number()).toArray(String[]::new);
+        String[] students = facts.stream().map(Fact::student).toArray(String[]::new);
+        if (kind == Kind.REGISTERED) {
+            mapper.register(terms, entries, students);
+        } else {
+            mapper.remove(terms, entries, students);
+        }
+    }
+
+    @Override
+    public void start() {
+        running = true;
+        Thread thread = new Thread(this::work, "registry");
+        thread.setDaemon(true);
+        thread.start();
+    }
+
+    @Override
+    public void stop() {
+        running = false;
+    }
+
+    @Override
+    public boolean isRunning() {
+        return running;
+    }
+}
