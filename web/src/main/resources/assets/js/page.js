@@ -144,7 +144,7 @@ async function put(html, { address, shown, remember, mine }) {
     const freshMenu = fresh.querySelector(`.top > .${menu.classList.item(1)}`);
     if (freshMenu) {
       // Not in its place: a click that is just being made on it would be lost.
-      Idiomorph.morph(menu, freshMenu, { morphStyle: "innerHTML" });
+      Idiomorph.morph(menu, freshMenu.innerHTML, { morphStyle: "innerHTML" });
     }
   }
   document.dispatchEvent(new Event("shown"));
