@@ -10,6 +10,7 @@ import { followLooks } from "./look.js";
 import { followAddress } from "./page.js";
 import { keepPlace } from "./place.js";
 import { followPlan } from "./plan.js";
+import { followReady } from "./ready.js";
 import { followWeek } from "./week.js";
 import { narrowLongLists } from "./narrow.js";
 
@@ -21,6 +22,7 @@ followFind();
 followList();
 followLooks();
 followPlan();
+followReady();
 followSeats();
 followWeek();
 narrowLongLists();

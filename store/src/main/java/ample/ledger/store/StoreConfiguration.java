@@ -57,6 +57,11 @@ public class StoreConfiguration {
     }
 
     @Bean
+    AskedSubmissions askedSubmissions(AskedMapper mapper) {
+        return new AskedSubmissions(mapper);
+    }
+
+    @Bean
     Shares shares(ShareMapper mapper) {
         return new Shares(mapper);
     }

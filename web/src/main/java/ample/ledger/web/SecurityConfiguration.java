@@ -46,6 +46,10 @@ class SecurityConfiguration {
         "/{term}/course/{code}",
         "/{term}/line-up",
         "/{term}/opening",
+        "/{term}/ready",
+        "/{term}/registration",
+        "/{term}/registration/change",
+        "/{term}/registration/confirmation.txt",
         "/{term}/week",
         "/{term}/week/calendar.ics",
         "/{term}/week/plan.json",
@@ -79,7 +83,8 @@ class SecurityConfiguration {
         "/{term}/week/bring",
         "/{term}/week/share",
         "/{term}/week/withdraw",
-        "/{term}/week/stop"
+        "/{term}/week/stop",
+        "/{term}/ready/submit"
     };
 
     private static final String[] DESK = {"/desk", "/desk/**"};

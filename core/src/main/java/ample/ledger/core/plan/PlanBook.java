@@ -56,6 +56,11 @@ public record PlanBook(long version, List<Plan> plans, Map<SeasonCode, String> l
                 .orElseGet(() -> Plan.empty("1", season, "Plan A"));
     }
 
+    /** The same with what {@code reading} makes of each plan; it is not a change. */
+    public PlanBook read(UnaryOperator<Plan> reading) {
+        return new PlanBook(version, plans.stream().map(reading).toList(), looked, past);
+    }
+
     /** The plans that are looked at, one of each season. */
     public List<Plan> current() {
         return plans.stream().map(Plan::season).distinct().map(this::current).toList();

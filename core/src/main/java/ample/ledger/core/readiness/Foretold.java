@@ -63,6 +63,11 @@ public final class Foretold {
                 .orElse(now);
     }
 
+    /** What would be answered to one request, as all stands. */
+    public Answer answer(Request request, Instant moment) {
+        return answer(book(), request, moment);
+    }
+
     /** All as it stands. */
     Book book() {
         return Book.of(

@@ -37,6 +37,7 @@ public interface Registrar {
      * @param id names the submission: the same always gets the same answers, so that it is safe to ask again
      * @param requests at least one
      * @throws RegistrarAwayException where they do not answer: it may have been decided, or not
+     * @throws IllegalArgumentException where they say that it is no submission, or that its name was another's: nothing was decided
      */
     Submission submit(String student, String id, List<Request> requests);
 

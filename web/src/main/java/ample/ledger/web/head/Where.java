@@ -41,7 +41,13 @@ public record Where(String name, String edition, List<Screen> screens, String fi
                                 "My week",
                                 "What you keep",
                                 "/" + place.terms().get(0).edition().term() + "/week",
-                                week)),
+                                week),
+                        new Screen(
+                                "ready",
+                                "Readiness",
+                                "What the registrar would answer to your plan",
+                                "/" + place.terms().get(0).edition().term() + "/ready",
+                                0)),
                 "/" + place.path() + "/find",
                 others(all, place, brief));
     }

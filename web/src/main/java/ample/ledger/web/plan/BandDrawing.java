@@ -10,6 +10,8 @@ import ample.ledger.core.plan.PlannedWeek;
 import ample.ledger.core.plan.Standing;
 import ample.ledger.core.plan.Stay;
 import ample.ledger.core.plan.Swap;
+import ample.ledger.core.registrar.Entry;
+import ample.ledger.core.registrar.Registration;
 import ample.ledger.core.schedule.Term;
 import ample.ledger.core.weave.Weave;
 import ample.ledger.web.preferences.Preferences;
@@ -36,6 +38,7 @@ final class BandDrawing {
     private final PlannedWeek week;
     private final Term term;
     private final WeekAsk ask;
+    private final Registration has;
     private final Preferences preferences;
     private final List<Swap> ghosts;
     private final List<Weave> weaves;
@@ -45,9 +48,19 @@ final class BandDrawing {
     private final FreeStretches free;
     private final BandWords words;
 
-    /** @param ghosts what could be taken instead of what is selected */
+    /**
+     * @param has what the student has at the registrar
+     * @param ghosts what could be taken instead of what is selected
+     */
     BandDrawing(
-            PlannedWeek week, Term term, WeekAsk ask, Preferences preferences, List<Swap> ghosts, List<Weave> weaves) {
+            PlannedWeek week,
+            Term term,
+            WeekAsk ask,
+            Preferences preferences,
+            Registration has,
+            List<Swap> ghosts,
+            List<Weave> weaves) {
+        this.has = has;
         this.week = week;
         this.term = term;
         this.ask = ask;
@@ -68,7 +81,7 @@ final class BandDrawing {
         this.scale = HourScale.of(times);
         this.marks = new BandMarks(scale, week.posted());
         this.free = new FreeStretches(week, term, preferences.clock(), scale);
-        this.words = new BandWords(week, term, ask, preferences, scale.minutes());
+        this.words = new BandWords(week, term, ask, preferences, has, scale.minutes());
     }
 
     Bands draw() {
@@ -195,8 +208,13 @@ final class BandDrawing {
                 scale.width(stay.time()),
                 item.y(height),
                 tall,
-                "%s %s%s%s"
-                        .formatted(tones.style(attendance), standing, ask.at().equals(token) ? " selected" : "", more),
+                "%s %s%s%s%s"
+                        .formatted(
+                                tones.style(attendance),
+                                standing,
+                                has.isRegistered(Entry.of(attendance)) ? " registered" : "",
+                                ask.at().equals(token) ? " selected" : "",
+                                more),
                 words.name(attendance, stay, tall),
                 words.more(attendance, stay),
                 words.label(attendance, stay),

@@ -5,9 +5,12 @@ import ample.ledger.core.plan.Attendance;
 import ample.ledger.core.plan.PlannedWeek;
 import ample.ledger.core.plan.Spot;
 import ample.ledger.core.plan.Stay;
+import ample.ledger.core.registrar.Entry;
+import ample.ledger.core.registrar.Registration;
 import ample.ledger.core.schedule.Meeting;
 import ample.ledger.core.schedule.Term;
 import ample.ledger.web.preferences.Preferences;
+import ample.ledger.web.visit.StandingWords;
 import ample.ledger.web.words.Words;
 import java.util.List;
 import java.util.Locale;
@@ -17,9 +20,10 @@ import java.util.stream.Stream;
 /**
  * What stands in the blocks of the bands, as far as there is room, and what is said of them.
  *
+ * @param has what the student has at the registrar
  * @param minutes from the left edge of the bands to the right
  */
-record BandWords(PlannedWeek week, Term term, WeekAsk ask, Preferences preferences, int minutes) {
+record BandWords(PlannedWeek week, Term term, WeekAsk ask, Preferences preferences, Registration has, int minutes) {
 
     /** Of the width of the bands in pixels, about: to say where a name needs two lines. */
     private static final int ABOUT = 800;
@@ -104,7 +108,11 @@ record BandWords(PlannedWeek week, Term term, WeekAsk ask, Preferences preferenc
                         when,
                         part(stay),
                         stay.meeting().map(meeting -> meeting.place().inWords()).orElse(""),
-                        week.waitedFor().contains(attendance) ? "waited for" : "",
+                        StandingWords.shortly(has, attendance),
+                        week.waitedFor().contains(attendance)
+                                        && has.waitingFor(Entry.of(attendance)).isEmpty()
+                                ? "waited for"
+                                : "",
                         week.beside().contains(attendance) ? "kept beside" : "")
                 .filter(text -> !text.isEmpty())
                 .collect(Collectors.joining(", "));

@@ -2,6 +2,8 @@ package ample.ledger.web.plan;
 
 import ample.ledger.core.calendar.ClockStyle;
 import ample.ledger.core.plan.Load;
+import ample.ledger.core.registrar.Entry;
+import ample.ledger.core.registrar.Registration;
 import ample.ledger.core.schedule.LoadRule;
 import ample.ledger.web.plan.WeekPage.LoadLine;
 import ample.ledger.web.plan.WeekPage.LoadOfTerm;
@@ -15,8 +17,12 @@ import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
 
-/** Says how much a plan is. */
-record LoadWords(ClockStyle clock) {
+/**
+ * Says how much a plan is.
+ *
+ * @param has what the student has at the registrar
+ */
+record LoadWords(ClockStyle clock, Registration has) {
 
     private static final int BARS = 44;
     private static final int BAR_STEP = 13;
@@ -36,7 +42,8 @@ record LoadWords(ClockStyle clock) {
                         .map(line -> new LoadLine(
                                 line.attendance().section().course().written()
                                         + (line.share() ? ", this term’s share" : "")
-                                        + (line.waited() ? ", waited for" : ""),
+                                        + (line.waited() ? ", waited for" : "")
+                                        + (has.isRegistered(Entry.of(line.attendance())) ? ", registered" : ""),
                                 figure(line.credits())))
                         .toList(),
                 figure(load.credits()),

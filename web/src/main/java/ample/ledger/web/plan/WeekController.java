@@ -6,7 +6,6 @@ import ample.ledger.core.schedule.Term;
 import ample.ledger.core.schedule.TermCode;
 import ample.ledger.web.guard.Limits;
 import ample.ledger.web.guest.Keeping;
-import ample.ledger.web.guest.Kept;
 import ample.ledger.web.head.Head;
 import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Local;
@@ -67,9 +66,9 @@ class WeekController {
             Model model) {
         Term shown = terms.get(term).schedule().term();
         WeekAsk ask = WeekAsk.of(term, parameters);
-        Kept kept = keeping.needed(request);
+        keeping.needed(request);
         Visit visit = visits.of(request, preferences);
-        PlannedWeek week = PlannedWeek.of(kept.plans(), shown.season().code(), places.schedules());
+        PlannedWeek week = visit.week(shown.season().code());
         WeekPages pages = new WeekPages(terms, week, shown, ask, visit, weaves.weave(ask, week, visit, asker(request)));
         head.put(model, request, places.place(term), Brief.EVERYTHING, ask.address());
         model.addAttribute("page", pages.page(told(model), typed(model), keeping.sharesOf(request, week.plan())));

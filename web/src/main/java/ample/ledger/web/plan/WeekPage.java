@@ -100,9 +100,11 @@ public record WeekPage(
      *
      * @param numbers their entry numbers, line by line, to be copied
      * @param goingOn those of other terms that go on meanwhile
+     * @param registered what the student has at the registrar and not in this plan
      * @param beside those of the plan in other terms
      */
-    public record Sections(List<Entry> entries, String numbers, List<Entry> goingOn, List<Entry> beside) {}
+    public record Sections(
+            List<Entry> entries, String numbers, List<Entry> goingOn, List<Entry> registered, List<Entry> beside) {}
 
     /** When the student is busy otherwise, and the form for more. */
     public record BusyTimes(List<Busy> times, BusyController.Typed typed, List<DayChoice> days) {}

@@ -19,6 +19,7 @@ import ample.ledger.core.plan.SubmissionOrder;
 import ample.ledger.core.plan.Swap;
 import ample.ledger.core.reading.StatusReading;
 import ample.ledger.core.registrar.Hold;
+import ample.ledger.core.registrar.Registration;
 import ample.ledger.core.schedule.Campus;
 import ample.ledger.core.schedule.Term;
 import ample.ledger.store.Shares;
@@ -33,6 +34,7 @@ import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Addresses;
 import ample.ledger.web.term.Terms;
 import ample.ledger.web.visit.OpeningWords;
+import ample.ledger.web.visit.StandingWords;
 import ample.ledger.web.visit.Visit;
 import ample.ledger.web.words.SeatWords;
 import ample.ledger.web.words.Words;
@@ -120,7 +122,7 @@ final class WeekPages {
     }
 
     private WeekPage.Drawn drawn(List<Swap> swaps) {
-        Bands bands = new BandDrawing(week, term, ask, preferences, swaps, woven.weeks()).draw();
+        Bands bands = new BandDrawing(week, term, ask, preferences, has(), swaps, woven.weeks()).draw();
         DayOfWeek day = day(bands);
         return new WeekPage.Drawn(
                 bands,
@@ -173,7 +175,7 @@ final class WeekPages {
     }
 
     private WeekPage.Loads loads(Load load) {
-        LoadWords words = new LoadWords(preferences.clock());
+        LoadWords words = new LoadWords(preferences.clock(), has());
         return new WeekPage.Loads(
                 load.terms().stream().map(words::load).toList(), words.say(load), LoadWords.weeks(load));
     }
@@ -188,6 +190,7 @@ final class WeekPages {
                         .map(section -> section.entry().digits())
                         .collect(Collectors.joining("\n")),
                 week.goingOn().stream().map(this::entry).toList(),
+                registeredBeside().stream().map(this::entry).toList(),
                 week.beside().stream().map(this::entry).toList());
     }
 
@@ -305,7 +308,26 @@ final class WeekPages {
                 sheet(attendance),
                 seats(attendance),
                 attendance.leads(),
-                attendance.section().cancelled() ? "cancelled; not among the numbers" : waited ? "waited for" : "");
+                attendance.section().cancelled() ? "cancelled; not among the numbers" : standing(attendance, waited));
+    }
+
+    private String standing(Attendance attendance, boolean waited) {
+        String there = StandingWords.shortly(has(), attendance);
+        return there.isEmpty() && waited ? "waited for" : there;
+    }
+
+    /** What the student has at the registrar. */
+    private Registration has() {
+        return visit.registration().orElseGet(() -> Registration.nothing(visit.instant()));
+    }
+
+    /** What they have there in this season, and not in this plan. */
+    private List<Attendance> registeredBeside() {
+        return has().registered().stream()
+                .flatMap(entry -> entry.in(week.posted()).stream())
+                .filter(one -> one.term().season().code().equals(term.season().code()))
+                .filter(one -> !week.taken().contains(one))
+                .toList();
     }
 
     private static String sheet(Attendance attendance) {

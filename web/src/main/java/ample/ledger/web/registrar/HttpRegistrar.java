@@ -134,6 +134,10 @@ final class HttpRegistrar implements Registrar {
                     .retrieve()
                     .body(Submission.class)));
         } catch (HttpClientErrorException refused) {
+            if (refused.getStatusCode() == HttpStatus.BAD_REQUEST
+                    || refused.getStatusCode() == HttpStatus.UNPROCESSABLE_CONTENT) {
+                throw new IllegalArgumentException("The registrar takes it for no submission", refused);
+            }
             throw away(refused);
         }
     }

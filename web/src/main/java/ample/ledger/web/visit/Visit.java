@@ -3,16 +3,19 @@ package ample.ledger.web.visit;
 import ample.ledger.core.browse.index.Moment;
 import ample.ledger.core.plan.PlannedWeek;
 import ample.ledger.core.plan.PostedSchedules;
+import ample.ledger.core.readiness.PlanAtRegistrar;
 import ample.ledger.core.reading.Background;
 import ample.ledger.core.reading.OwnOpening;
 import ample.ledger.core.reading.Person;
 import ample.ledger.core.reading.RecordReading;
 import ample.ledger.core.reading.StatusReading;
 import ample.ledger.core.registrar.Hold;
+import ample.ledger.core.registrar.Registration;
 import ample.ledger.core.registrar.StudentFile;
 import ample.ledger.core.requirement.StudentRecord;
 import ample.ledger.core.schedule.CampusCode;
 import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.schedule.SeasonCode;
 import ample.ledger.core.schedule.Section;
 import ample.ledger.core.schedule.StudentGroup.About;
 import ample.ledger.core.schedule.TermCode;
@@ -119,6 +122,11 @@ public final class Visit {
                         .flatMap(earned -> OwnOpening.of(schedule.lists().openings(), earned));
     }
 
+    /** What who asks has at the registrar; empty for a guest, and where the registrar takes no submissions or does not answer. */
+    public Optional<Registration> registration() {
+        return registrar.registration();
+    }
+
     /** What the registrar has said of who asks and of one term. */
     public Optional<StudentFile.OfTerm> ofTerm(Schedule schedule) {
         return registrar.file().flatMap(file -> file.term(schedule.term().code().text()));
@@ -188,12 +196,19 @@ public final class Visit {
         return terms.stream().map(this::of).toList();
     }
 
+    /** What the visitor keeps for a season, as it stands with the registrar. */
+    public PlannedWeek week(SeasonCode season) {
+        return PlannedWeek.of(
+                registration()
+                        .map(has -> kept.plans().read(plan -> PlanAtRegistrar.of(plan, has)))
+                        .orElse(kept.plans()),
+                season,
+                posted);
+    }
+
     /** What of the visitor's week stands in the way of one more section of {@code schedule}. */
     public InTheWay inTheWay(Schedule schedule) {
-        return new InTheWay(
-                PlannedWeek.of(kept.plans(), schedule.term().season().code(), posted)
-                        .engagements(),
-                posted);
+        return new InTheWay(week(schedule.term().season().code()).engagements(), posted);
     }
 
     /** The schedules of all terms. */
@@ -207,6 +222,9 @@ public final class Visit {
 
     /** The seats and the status of a section, in words. */
     public SeatWords seats(PostedTerm posted, Section section) {
-        return SeatWords.of(section, reading(posted, section), person(posted.schedule()), posted.schedule());
+        SeatWords words = SeatWords.of(section, reading(posted, section), person(posted.schedule()), posted.schedule());
+        return registration()
+                .map(has -> words.having(StandingWords.of(has, this.posted.attendance(section, posted.schedule()))))
+                .orElse(words);
     }
 }

@@ -27,6 +27,7 @@ import java.util.stream.Collectors;
  * @param account from the seats there are down to, and without, those open to who asks
  * @param openTo what the last line of the account counts: "Open to you"
  * @param open its figure
+ * @param yours what who asks has of the section at the registrar: "you are registered"; empty for nothing
  */
 public record SeatWords(
         String figure,
@@ -37,7 +38,8 @@ public record SeatWords(
         boolean ofSome,
         List<Line> account,
         String openTo,
-        String open) {
+        String open,
+        String yours) {
 
     /** More marks than this do not fit in a line. */
     private static final int MOST_PIPS = 20;
@@ -94,7 +96,15 @@ public record SeatWords(
                 reading.status() == Status.OPEN_TO_SOME,
                 account(reading, sentence(reading, person, schedule), schedule.twinsOf(section)),
                 openTo(reading, person, schedule),
-                Words.number(hasSeats(reading) ? reading.seats().open() : 0));
+                Words.number(hasSeats(reading) ? reading.seats().open() : 0),
+                "");
+    }
+
+    /** The same to somebody who has something of the section. */
+    public SeatWords having(String what) {
+        return what.isEmpty()
+                ? this
+                : new SeatWords(figure, rest, pips, pipsSay, sentence, ofSome, account, openTo, open, what);
     }
 
     private static boolean hasSeats(StatusReading reading) {

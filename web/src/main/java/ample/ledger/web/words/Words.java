@@ -41,6 +41,13 @@ public final class Words {
         return number > -1000 && number < 1000 ? Integer.toString(number) : "%,d".formatted(number);
     }
 
+    /** "1st", "12th", "23rd". */
+    public static String ordinal(int number) {
+        int last = number % 10;
+        boolean teen = number % 100 / 10 == 1;
+        return number(number) + (teen ? "th" : last == 1 ? "st" : last == 2 ? "nd" : last == 3 ? "rd" : "th");
+    }
+
     /** What an account takes away: "−612", or "0". */
     public static String less(int number) {
         return number == 0 ? "0" : "−" + number(number);

@@ -44,7 +44,8 @@ class RoutesTest {
             "/{term}/week/bring",
             "/{term}/week/share",
             "/{term}/week/withdraw",
-            "/{term}/week/stop");
+            "/{term}/week/stop",
+            "/{term}/ready/submit");
 
     private static final Set<String> DESK = Set.of(
             "/desk/bundles",

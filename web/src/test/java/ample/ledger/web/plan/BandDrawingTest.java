@@ -6,10 +6,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ample.ledger.core.calendar.Days;
 import ample.ledger.core.plan.PlannedWeek;
+import ample.ledger.core.registrar.Registration;
 import ample.ledger.core.schedule.Section;
 import ample.ledger.core.schedule.TermCode;
 import ample.ledger.web.preferences.Preferences;
 import java.awt.geom.Rectangle2D;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -76,7 +78,15 @@ class BandDrawingTest {
 
     private static Bands draw(PlannedWeek week) {
         WeekAsk ask = WeekAsk.of(new TermCode("autumn-2031"), new LinkedMultiValueMap<>());
-        return new BandDrawing(week, KERNEL.term(), ask, Preferences.USUAL, List.of(), List.of()).draw();
+        return new BandDrawing(
+                        week,
+                        KERNEL.term(),
+                        ask,
+                        Preferences.USUAL,
+                        Registration.nothing(Instant.EPOCH),
+                        List.of(),
+                        List.of())
+                .draw();
     }
 
     /** A hair smaller across than it is drawn, since shares are written to a hundredth. */

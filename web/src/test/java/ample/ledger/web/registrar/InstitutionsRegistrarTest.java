@@ -6,7 +6,6 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import ample.ledger.core.registrar.Answer;
 import ample.ledger.core.registrar.Entry;
 import ample.ledger.core.registrar.Refusal;
-import ample.ledger.core.registrar.RegistrarAwayException;
 import ample.ledger.core.registrar.Request;
 import ample.ledger.core.registrar.Submission;
 import ample.ledger.web.Institution;
@@ -67,7 +66,7 @@ class InstitutionsRegistrarTest implements RegistrarContract {
                 .isEqualTo(first.lines().get(0).answer().equals(Answer.DONE) ? myco.set() : List.of());
         assertThatThrownBy(() -> registrar().submit("student-77", "contract-1", List.of(myco)))
                 .as("one name for two submissions")
-                .isInstanceOf(RegistrarAwayException.class);
+                .isInstanceOf(IllegalArgumentException.class);
     }
 
     @ParameterizedTest

@@ -63,6 +63,12 @@ final class SeatViews {
         counts = new Counts(change, byPool);
     }
 
+    /** A pool that is posted so, as it stands now. */
+    SeatPool standing(SeatPool posted) {
+        Numbered known = counts.byPool().get(posted.code());
+        return known == null ? posted : posted.standing(known.count());
+    }
+
     /** Seats as they stand now for {@code person}. */
     SeatView now(Person person) {
         Counts now = counts;

@@ -162,6 +162,11 @@ public final class TermIndex {
         seats.seatsNow(counts);
     }
 
+    /** A pool that is posted so, as it stands now. */
+    public SeatPool standing(SeatPool posted) {
+        return seats.standing(posted);
+    }
+
     public Candidates layout() {
         return layout;
     }

@@ -1,0 +1,368 @@
+package ample.ledger.web.ready;
+
+import ample.ledger.core.browse.brief.Brief;
+import ample.ledger.core.plan.Attendance;
+import ample.ledger.core.plan.PlannedWeek;
+import ample.ledger.core.plan.SubmissionOrder.Why;
+import ample.ledger.core.readiness.Readiness;
+import ample.ledger.core.readiness.Readiness.Line;
+import ample.ledger.core.readiness.Readiness.Remedy;
+import ample.ledger.core.readiness.Steps;
+import ample.ledger.core.registrar.Answer;
+import ample.ledger.core.registrar.Entry;
+import ample.ledger.core.registrar.Refusal.Reason;
+import ample.ledger.core.registrar.Request;
+import ample.ledger.core.registrar.Submission;
+import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.schedule.TermCode;
+import ample.ledger.store.AskedSubmissions.Asked;
+import ample.ledger.web.ready.ReadyPage.Answered;
+import ample.ledger.web.ready.ReadyPage.Cell;
+import ample.ledger.web.ready.ReadyPage.Field;
+import ample.ledger.web.ready.ReadyPage.Link;
+import ample.ledger.web.ready.ReadyPage.Mend;
+import ample.ledger.web.ready.ReadyPage.Ordering;
+import ample.ledger.web.ready.ReadyPage.Row;
+import ample.ledger.web.ready.ReadyPage.Said;
+import ample.ledger.web.ready.ReadyPage.Sending;
+import ample.ledger.web.ready.ReadyPage.Total;
+import ample.ledger.web.term.Addresses;
+import ample.ledger.web.visit.OpeningWords;
+import ample.ledger.web.visit.StandingWords;
+import ample.ledger.web.words.Words;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/** Makes the page Readiness for a student whose registrar takes submissions. */
+final class ReadyPages {
+
+    private static final List<String> NUMBERS =
+            List.of("None", "One", "Two", "Three", "Four", "Five", "Six", "Seven", "Eight", "Nine", "Ten");
+
+    private final AtRegistrar student;
+    private final Schedule schedule;
+    private final Instant now;
+    private final ReadyAsk ask;
+
+    ReadyPages(AtRegistrar student, Schedule schedule, ReadyAsk ask) {
+        this.student = student;
+        this.schedule = schedule;
+        this.ask = ask;
+        this.now = student.visit().instant();
+    }
+
+    /** @param last what was submitted last, and is to be shown with its answers; empty for nothing */
+    ReadyPage page(List<String> told, Optional<Submission> last, List<Asked> unanswered) {
+        PlannedWeek week = student.week(schedule.term().season().code());
+        Steps usual = student.steps(week);
+        Steps steps = usual.inOrder(ask.order());
+        Readiness readiness = Readiness.of(steps, student.foretold(), now);
+        return new ReadyPage(
+                schedule.term().code().text(),
+                ask.plain().address(),
+                says(readiness),
+                lead(readiness),
+                told,
+                new Ordering(
+                        steps.why().stream().map(ReadyPages::why).distinct().toList(),
+                        readiness.requests().size() < 2 || ask.arranging()
+                                ? ""
+                                : ask.arrange(true).address(),
+                        steps.equals(usual) && !ask.arranging()
+                                ? ""
+                                : ask.inOrder(List.of()).arrange(false).address()),
+                lines(readiness, last),
+                total(readiness),
+                sending(readiness),
+                answered(last, unanswered, readiness));
+    }
+
+    private String says(Readiness readiness) {
+        int asked = readiness.requests().size();
+        if (readiness.lines().isEmpty()) {
+            return "Your plan has no sections yet. What you take into My week is looked over here before you submit it.";
+        }
+        if (asked == 0) {
+            return "You have all of it: nothing of your plan is left to submit.";
+        }
+        int ready = readiness.ready().size();
+        String when = readiness.opens(now).isPresent() && !readiness.isOpen(now) ? " at your opening" : " now";
+        String first = ready == asked
+                ? "%s would go through%s."
+                        .formatted(asked == 1 ? "It" : "All " + number(asked).toLowerCase(Locale.ROOT), when)
+                : "%s of %s would go through%s."
+                        .formatted(number(ready), number(asked).toLowerCase(Locale.ROOT), when);
+        int left = asked - ready;
+        return left == 0
+                ? first
+                : first + " %s %s something first.".formatted(number(left), left == 1 ? "needs" : "need");
+    }
+
+    private static String number(int number) {
+        return number < NUMBERS.size() ? NUMBERS.get(number) : Words.number(number);
+    }
+
+    private List<Link> lead(Readiness readiness) {
+        return readiness.lines().isEmpty()
+                ? List.of(
+                        new Link("Find sections", new Addresses(schedule.term().code()).browse(Brief.EVERYTHING)))
+                : List.of();
+    }
+
+    private static String why(Why why) {
+        if (why instanceof Why.EarlierTerm earlier) {
+            return "%s before %s: it begins earlier."
+                    .formatted(earlier.earlier().name(), earlier.later().name());
+        }
+        if (why instanceof Why.TakenWith with) {
+            return "%s first: %s must be taken with it.".formatted(course(with.first()), course(with.then()));
+        }
+        if (why instanceof Why.Alongside beside) {
+            return "%s first: %s asks for it, and it may be taken beside."
+                    .formatted(course(beside.first()), course(beside.then()));
+        }
+        if (why instanceof Why.MakesRoom room) {
+            return "%s first: what it takes the place of stands in the way of %s."
+                    .formatted(course(room.first()), course(room.then()));
+        }
+        return why instanceof Why.OneSet
+                ? "A section and what goes with it go together, or neither."
+                : "What has the fewest seats for you goes before the rest.";
+    }
+
+    private static String course(Attendance one) {
+        return one.section().course().code().toString();
+    }
+
+    private List<ReadyPage.Line> lines(Readiness readiness, Optional<Submission> last) {
+        CellWords cells = new CellWords(student, readiness, now);
+        List<ReadyPage.Line> lines = new ArrayList<>();
+        int number = 0;
+        for (int i = 0; i < readiness.lines().size(); i++) {
+            Line line = readiness.lines().get(i);
+            boolean asks = line.step().request().isPresent();
+            number += asks ? 1 : 0;
+            lines.add(new ReadyPage.Line(
+                    asks ? String.valueOf(number) : "",
+                    line.sections().stream().map(one -> row(line, one, cells)).toList(),
+                    cells.open(line),
+                    cells.prerequisite(line),
+                    cells.with(line),
+                    cells.credits(line),
+                    cells.notes(line),
+                    mends(line),
+                    answers(line, last),
+                    moved(readiness, i, -1),
+                    moved(readiness, i, 1)));
+        }
+        return lines;
+    }
+
+    private Row row(Line line, Attendance one, CellWords cells) {
+        return new Row(
+                one.section().entry().digits(),
+                new Addresses(one.term().code()).sheet(one.section().entry(), Brief.EVERYTHING),
+                one.leads()
+                        ? one.toString()
+                        : "with " + one.section().kind().label().toLowerCase(Locale.ROOT) + " "
+                                + one.section().code(),
+                one.leads() ? one.section().course().title() : "",
+                Stream.concat(
+                                cells.when(one, student.visit().preferences().clock()).stream(),
+                                one.term().code().equals(schedule.term().code())
+                                        ? Stream.of()
+                                        : Stream.of(one.term().name()))
+                        .toList(),
+                cells.time(line, one),
+                cells.seat(line, one));
+    }
+
+    private String moved(Readiness readiness, int line, int by) {
+        int to = line + by;
+        if (!ask.arranging() || to < 0 || to >= readiness.lines().size()) {
+            return "";
+        }
+        List<Entry> leads = new ArrayList<>(readiness.lines().stream()
+                .map(one -> Entry.of(one.step().lead()))
+                .toList());
+        Collections.swap(leads, line, to);
+        return ask.inOrder(leads).address();
+    }
+
+    private List<Said> answers(Line line, Optional<Submission> last) {
+        List<Entry> own = Entry.of(line.sections());
+        return last.stream()
+                .flatMap(submission -> submission.lines().stream())
+                .filter(said -> said.request().set().stream().anyMatch(own::contains))
+                .flatMap(said -> AnswerWords.said(said.request(), said.answer(), student.posted()).stream())
+                .toList();
+    }
+
+    private List<Mend> mends(Line line) {
+        List<Mend> mends = new ArrayList<>();
+        Answer then = line.then().orElse(Answer.DONE);
+        if (then.isRefusedFor(Reason.HOLD)) {
+            mends.add(page("Who lifts the hold", Addresses.with("/" + ask.term() + "/opening", "back", ask.address())));
+        }
+        if (then.isRefusedFor(Reason.PREREQUISITE) || then.isRefusedFor(Reason.NEEDS_PERMISSION)) {
+            Attendance lead = line.step().lead();
+            mends.add(page(
+                    "What leads to " + lead.section().course().code(),
+                    new Addresses(lead.term().code())
+                            .course(lead.section().course().code(), Brief.EVERYTHING)));
+        }
+        line.remedies().forEach(remedy -> mends.add(mend(remedy)));
+        return mends;
+    }
+
+    private static Mend page(String words, String address) {
+        return new Mend(words, "", List.of(), address);
+    }
+
+    private Mend mend(Remedy remedy) {
+        if (remedy instanceof Remedy.Wait wait) {
+            return form(
+                    "Wait: you would be " + StandingWords.place(wait.place()) + ", no credits until then",
+                    "standing",
+                    wait.set().stream().map(one -> new Field("line", token(one))),
+                    Stream.of(new Field("standing", "waited-for")));
+        }
+        if (remedy instanceof Remedy.LeaveOut out) {
+            return form(
+                    "Leave out " + names(out.others()),
+                    "remove",
+                    out.others().stream().map(one -> new Field("line", token(one))),
+                    Stream.of());
+        }
+        Remedy.Instead instead = (Remedy.Instead) remedy;
+        return form(
+                instead.out().isEmpty()
+                        ? "Add " + names(instead.in())
+                        : instead.in().isEmpty()
+                                ? "Without " + names(instead.out())
+                                : names(instead.in()) + " instead of " + names(instead.out()),
+                "swap",
+                instead.out().stream().map(one -> new Field("out", token(one))),
+                instead.in().stream().map(one -> new Field("in", token(one))));
+    }
+
+    private Mend form(String words, String act, Stream<Field> fields, Stream<Field> more) {
+        return new Mend(
+                words,
+                "/" + ask.term() + "/week/" + act,
+                Stream.of(fields, more, Stream.of(new Field("back", ask.address())))
+                        .flatMap(some -> some)
+                        .toList(),
+                "");
+    }
+
+    private String token(Attendance one) {
+        TermCode own = one.term().code();
+        String digits = one.section().entry().digits();
+        return own.equals(ask.term()) ? digits : own + "." + digits;
+    }
+
+    private static String names(List<Attendance> some) {
+        return some.stream().map(Object::toString).collect(Collectors.joining(" and "));
+    }
+
+    private Total total(Readiness readiness) {
+        long through = readiness.lines().stream().filter(Line::goesThrough).count();
+        long waiting = readiness.lines().stream().filter(Line::waits).count();
+        long refused = readiness.lines().stream().filter(Line::refused).count();
+        long had = readiness.lines().stream()
+                .filter(line -> line.step().request().isEmpty())
+                .count();
+        String words = Stream.of(
+                        had == 0 ? "" : "You have or wait for " + had,
+                        through + " would go through",
+                        waiting == 0 ? "" : waiting + " would wait",
+                        refused == 0 ? "" : refused + " would be refused")
+                .filter(one -> !one.isEmpty())
+                .collect(Collectors.joining(" · "));
+        CellWords cells = new CellWords(student, readiness, now);
+        Optional<Cell> credits = readiness.lines().isEmpty()
+                ? Optional.empty()
+                : Optional.of(
+                        cells.credits(readiness.lines().get(readiness.lines().size() - 1)));
+        return new Total(
+                words,
+                credits.filter(cell -> !cell.tone().equals("fails"))
+                        .map(Cell::word)
+                        .orElse(""));
+    }
+
+    private Sending sending(Readiness readiness) {
+        List<Request> all = readiness.requests();
+        List<Request> ready = readiness.ready();
+        Optional<Instant> opens = readiness.isOpen(now) ? Optional.empty() : readiness.opens(now);
+        String from = opens.map(moment -> Words.moment(
+                        LocalDateTime.ofInstant(moment, schedule.institution().zone()),
+                        student.visit().now(schedule)))
+                .orElse("");
+        return new Sending(
+                UUID.randomUUID().toString(),
+                all.stream().map(RequestTokens::of).toList(),
+                ready.size() < all.size()
+                        ? ready.stream().map(RequestTokens::of).toList()
+                        : List.of(),
+                from,
+                opens.map(moment -> Duration.between(now, moment).toMillis()).orElse(0L),
+                opens.map(moment -> "Nothing has been sent yet. It opens %s; this page notices that by itself."
+                                .formatted(OpeningWords.in(
+                                        student.visit().now(schedule),
+                                        LocalDateTime.ofInstant(
+                                                moment, schedule.institution().zone()))))
+                        .orElse(all.isEmpty() ? "" : "Nothing has been sent yet."),
+                all.stream()
+                        .map(request -> AnswerWords.request(request, student.posted()))
+                        .toList());
+    }
+
+    private Answered answered(Optional<Submission> last, List<Asked> unanswered, Readiness readiness) {
+        if (!unanswered.isEmpty()) {
+            return new Answered(
+                    "Asked at %s, not yet answered. It is asked again until it is; nothing is sent twice."
+                            .formatted(clock(unanswered.get(0).askedAt())),
+                    true,
+                    List.of());
+        }
+        if (last.isEmpty()) {
+            return new Answered("", false, List.of());
+        }
+        List<Submission.Line> said = last.get().lines();
+        long done = said.stream().filter(line -> !line.answer().wasRefused()).count();
+        List<Entry> planned = readiness.lines().stream()
+                .flatMap(line -> Entry.of(line.sections()).stream())
+                .toList();
+        return new Answered(
+                "The registrar answered at %s: %s."
+                        .formatted(
+                                clock(last.get().at()),
+                                done == said.size()
+                                        ? said.size() == 1 ? "done" : "all of it is done"
+                                        : done + " of " + said.size() + " done"),
+                false,
+                said.stream()
+                        .filter(line -> line.request().set().stream().noneMatch(planned::contains))
+                        .flatMap(line -> AnswerWords.said(line.request(), line.answer(), student.posted()).stream()
+                                .map(one -> new Said(
+                                        one.tone(),
+                                        AnswerWords.names(line.request().set(), student.posted()) + ": "
+                                                + one.words())))
+                        .toList());
+    }
+
+    private String clock(Instant moment) {
+        return Words.clock(moment.atZone(schedule.institution().zone()));
+    }
+}
