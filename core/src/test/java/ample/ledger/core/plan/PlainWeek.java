@@ -7,6 +7,7 @@ import ample.ledger.core.requirement.StudentRecord;
 import ample.ledger.core.schedule.Companion;
 import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.CourseCode;
+import ample.ledger.core.schedule.CreditShare;
 import ample.ledger.core.schedule.Equivalent;
 import ample.ledger.core.schedule.LoadRule;
 import ample.ledger.core.schedule.Prerequisite;
@@ -145,11 +146,20 @@ record PlainWeek(Schedule schedule, PlainTogether together, PlainPerson person, 
     }
 
     private boolean isOverLoad() {
-        BigDecimal credits = courses().stream().map(Course::credits).reduce(BigDecimal.ZERO, BigDecimal::add);
+        BigDecimal credits = courses().stream().map(this::creditsHere).reduce(BigDecimal.ZERO, BigDecimal::add);
         return schedule.lists().loads().stream()
                 .filter(rule -> rule.sort() == LoadRule.Sort.OVER_LOAD)
                 .map(LoadRule::credits)
                 .filter(Objects::nonNull)
                 .anyMatch(most -> credits.compareTo(most) > 0);
+    }
+
+    /** Of a course of two terms its share of this one. */
+    private BigDecimal creditsHere(Course course) {
+        return course.shares().stream()
+                .filter(share -> share.term().equals(schedule.term().code()))
+                .map(CreditShare::credits)
+                .findFirst()
+                .orElse(course.credits());
     }
 }
