@@ -5,16 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.store.TestDatabase;
 import ample.ledger.web.LedgerInstance.Visitor;
-import java.net.CookieManager;
-import java.net.URI;
-import java.net.URLEncoder;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
-import java.nio.charset.StandardCharsets;
 import java.util.List;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.MethodOrderer;
@@ -66,7 +58,7 @@ class InstitutionAwayTest {
         student.signIn("tamsin");
         assertThat(student.get("/autumn-2031/browse").body()).contains("Registration opens Wed 18 Jun, 8:00");
 
-        moveClock("2031-06-18T08:00");
+        institution.moveClock("2031-06-18T08:00");
 
         await(student, "Open to you until ");
     }
@@ -137,23 +129,5 @@ class InstitutionAwayTest {
             page = student.get("/autumn-2031/browse").body();
         }
         assertThat(page).contains(words);
-    }
-
-    /** As somebody does on the page of the clock. */
-    private static void moveClock(String moment) throws Exception {
-        URI page = institution.root().resolve("/clock");
-        HttpClient browser =
-                HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
-        String form = browser.send(HttpRequest.newBuilder(page).build(), HttpResponse.BodyHandlers.ofString())
-                .body();
-        Matcher token = Pattern.compile("name=\"_csrf\"[^>]*value=\"([^\"]*)\"").matcher(form);
-        assertThat(token.find()).isTrue();
-        HttpRequest moving = HttpRequest.newBuilder(page)
-                .header("Content-Type", "application/x-www-form-urlencoded")
-                .POST(HttpRequest.BodyPublishers.ofString(
-                        "to=" + moment + "&_csrf=" + URLEncoder.encode(token.group(1), StandardCharsets.UTF_8)))
-                .build();
-        assertThat(browser.send(moving, HttpResponse.BodyHandlers.discarding()).statusCode())
-                .isEqualTo(302);
     }
 }

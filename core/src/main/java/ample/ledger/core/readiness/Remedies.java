@@ -121,8 +121,7 @@ final class Remedies {
                 .stream()
                 .filter(set ->
                         !set.equals(planned) && !foretold.has().registered().containsAll(Entry.of(set)))
-                .sorted(Comparator.comparingLong(set ->
-                        set.stream().filter(one -> !planned.contains(one)).count()))
+                .sorted(Comparator.comparingLong(set -> differing(set, planned) + differing(planned, set)))
                 .limit(TRIED)
                 .filter(set -> foretold.wouldAnswer(others, had(changed, set), moment(changed))
                                 .outcome()
@@ -133,6 +132,10 @@ final class Remedies {
                         planned.stream().filter(one -> !set.contains(one)).toList(),
                         set.stream().filter(one -> !planned.contains(one)).toList()))
                 .toList();
+    }
+
+    private static long differing(List<Attendance> some, List<Attendance> others) {
+        return some.stream().filter(one -> !others.contains(one)).count();
     }
 
     /** The request for other sections of a course than are planned. */
