@@ -5,22 +5,14 @@ import ample.ledger.store.TestDatabase;
 import java.io.File;
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.net.CookieManager;
 import java.net.InetAddress;
 import java.net.ServerSocket;
 import java.net.Socket;
 import java.net.URI;
-import java.net.URLEncoder;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
-import java.net.http.HttpResponse;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import javax.sql.DataSource;
 import org.jspecify.annotations.Nullable;
 import org.postgresql.ds.PGSimpleDataSource;
@@ -87,23 +79,7 @@ public final class Institution implements AutoCloseable {
      * @param moment on its wall clock: "2031-06-18T08:00"
      */
     public void moveClock(String moment) throws Exception {
-        URI page = root().resolve("/clock");
-        HttpClient browser =
-                HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
-        String form = browser.send(HttpRequest.newBuilder(page).build(), HttpResponse.BodyHandlers.ofString())
-                .body();
-        Matcher token = Pattern.compile("name=\"_csrf\"[^>]*value=\"([^\"]*)\"").matcher(form);
-        if (!token.find()) {
-            throw new IllegalStateException("The page of the clock has no form");
-        }
-        HttpRequest moving = HttpRequest.newBuilder(page)
-                .header("Content-Type", "application/x-www-form-urlencoded")
-                .POST(HttpRequest.BodyPublishers.ofString(
-                        "to=" + moment + "&_csrf=" + URLEncoder.encode(token.group(1), StandardCharsets.UTF_8)))
-                .build();
-        if (browser.send(moving, HttpResponse.BodyHandlers.discarding()).statusCode() != 302) {
-            throw new IllegalStateException("The clock does not move to " + moment);
-        }
+        ClockPage.moveTo(root(), moment);
     }
 
     /** Ends it as a machine does that fails. */

@@ -82,6 +82,7 @@ public final class PagesBench {
                 entries.stream()
                         .flatMap(entry -> WEEKS.stream().map(week -> term + "week" + week.formatted(entry)))
                         .toList());
+        print("Readiness, of the same sections, " + who, List.of(term + "ready"));
     }
 
     private void print(String page, List<String> addresses) {

@@ -19,7 +19,7 @@ import java.util.concurrent.TimeUnit;
  * gave to other guests, as Linux counts it (proc(5), the field "steal"). It is read over and over until closed, so that it can be
  * told for each moment too.
  */
-final class StolenTime implements AutoCloseable {
+public final class StolenTime implements AutoCloseable {
 
     private static final Path STAT = Path.of("/proc/stat");
     private static final int IDLE = 3;
@@ -37,7 +37,7 @@ final class StolenTime implements AutoCloseable {
     private final ScheduledExecutorService watch = Executors.newSingleThreadScheduledExecutor();
 
     @SuppressWarnings("FutureReturnValueIgnored") // It goes on until it is stopped.
-    StolenTime() {
+    public StolenTime() {
         if (start.length > STEAL) {
             watch.scheduleAtFixedRate(
                     () -> stolen.put(System.currentTimeMillis(), times()[STEAL]), 0, 2 * TICK, TimeUnit.MILLISECONDS);
@@ -61,7 +61,7 @@ final class StolenTime implements AutoCloseable {
     }
 
     /** "12% of the processors' working time went to others"; empty where the system does not count it. */
-    String inWords() {
+    public String inWords() {
         long[] end = times();
         if (end.length <= STEAL) {
             return "";

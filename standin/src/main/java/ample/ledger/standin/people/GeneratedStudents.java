@@ -15,6 +15,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
@@ -34,6 +35,9 @@ final class GeneratedStudents {
     private final Schedule schedule;
     private final List<Course> courses;
 
+    /** To work one out takes some milliseconds. */
+    private final Map<Integer, Student> known = new ConcurrentHashMap<>();
+
     GeneratedStudents(Schedule schedule) {
         this.schedule = schedule;
         this.courses = schedule.courses().stream()
@@ -47,11 +51,14 @@ final class GeneratedStudents {
         if (!matcher.matches() || Integer.parseInt(matcher.group(1)) > MOST) {
             return Optional.empty();
         }
-        int number = Integer.parseInt(matcher.group(1));
+        return Optional.of(known.computeIfAbsent(Integer.valueOf(matcher.group(1)), this::student));
+    }
+
+    private Student student(int number) {
         Random dice = new Random(number);
         List<Taken> taken = taken(dice, dice.nextInt(YEARS * CREDITS_OF_A_YEAR));
         int credits = StudentRecord.creditsOf(taken, schedule).intValueExact();
-        return Optional.of(new Student(
+        return new Student(
                 "Student " + number,
                 "",
                 credits,
@@ -68,7 +75,7 @@ final class GeneratedStudents {
                         .collect(Collectors.joining("\n")),
                 List.of(),
                 List.of(),
-                List.of()));
+                List.of());
     }
 
     private String programme(Random dice) {

@@ -10,12 +10,9 @@ import java.time.Clock;
 import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
-import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.boot.autoconfigure.condition.ConditionalOnWebApplication;
 import org.springframework.dao.DataAccessException;
-import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.TransactionException;
 import tools.jackson.databind.json.JsonMapper;
@@ -25,7 +22,6 @@ import tools.jackson.databind.json.JsonMapper;
  * by whatever instance runs then. A submission has a name: asked twice it is decided once.
  */
 @Component
-@ConditionalOnWebApplication
 class Handing {
 
     private static final Logger LOG = LoggerFactory.getLogger(Handing.class);
@@ -76,7 +72,6 @@ class Handing {
     }
 
     /** Asks again what was not answered. */
-    @Scheduled(initialDelay = 5, fixedDelay = 2, timeUnit = TimeUnit.SECONDS)
     void again() {
         try {
             for (Asked one : asked.toTry(UNTRIED, MOST_AT_ONCE)) {

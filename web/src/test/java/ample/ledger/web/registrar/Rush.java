@@ -1,0 +1,305 @@
+package ample.ledger.web.registrar;
+
+import ample.ledger.core.exchange.ScheduleBundle;
+import ample.ledger.core.plan.Attendance;
+import ample.ledger.core.plan.PostedSchedules;
+import ample.ledger.core.plan.Together;
+import ample.ledger.core.registrar.Answer;
+import ample.ledger.core.registrar.Answer.Outcome;
+import ample.ledger.core.registrar.Entry;
+import ample.ledger.core.registrar.Refusal;
+import ample.ledger.core.registrar.Refusal.Reason;
+import ample.ledger.core.registrar.Registrar;
+import ample.ledger.core.registrar.RegistrarAwayException;
+import ample.ledger.core.registrar.Registration;
+import ample.ledger.core.registrar.Request;
+import ample.ledger.core.registrar.StudentFile;
+import ample.ledger.core.registrar.Submission;
+import ample.ledger.core.requirement.Evaluation;
+import ample.ledger.core.requirement.StudentRecord;
+import ample.ledger.core.schedule.Course;
+import ample.ledger.core.schedule.Opening;
+import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.schedule.SeatPool;
+import ample.ledger.web.ClockPage;
+import java.net.URI;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ConcurrentLinkedQueue;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.concurrent.atomic.AtomicLong;
+
+/**
+ * Students register for the demo's autumn as their openings come: {@code ./ledger rush}. Each submits a believable plan, courses that they may take at
+ * times that do not clash; of what is full some wait for a place. Whoever hears no answer asks again under the same name. In the end it is counted, from the
+ * answers alone and from what the registrar says that each has, whether a seat was sold twice, a confirmed registration lost, or the order of a waitlist
+ * broken.
+ */
+public final class Rush {
+
+    private static final int AT_ONCE = 24;
+    private static final int COURSES = 5;
+    private static final int TRIED = 60;
+
+    private final String address;
+    private final String key;
+    private final Schedule schedule;
+    private final PostedSchedules posted;
+    private final Map<String, List<Submission.Line>> heard = new ConcurrentHashMap<>();
+    private final ConcurrentLinkedQueue<Double> seconds = new ConcurrentLinkedQueue<>();
+    private final ConcurrentLinkedQueue<Queued> queued = new ConcurrentLinkedQueue<>();
+    private final AtomicLong unheard = new AtomicLong();
+
+    private Rush(String address, String key, Path bundle) {
+        this.address = address;
+        this.key = key;
+        this.schedule = ScheduleBundle.read(bundle).schedule();
+        this.posted = new PostedSchedules(List.of(schedule));
+    }
+
+    /** A place that was given, by when it was asked for and when that was heard. */
+    private record Queued(Entry part, int place, long asked, long heard) {}
+
+    /** A student with a plan. */
+    private record Planned(String name, Opening opening, List<Request> requests) {}
+
+    /** @param arguments the registrar's address, its key, the bundle of the term, and how many students */
+    public static void main(String[] arguments) throws Exception {
+        Rush rush = new Rush(arguments[0], arguments[1], Path.of(arguments[2]));
+        System.exit(rush.run(Integer.parseInt(arguments[3])) ? 0 : 1);
+    }
+
+    private boolean run(int students) throws Exception {
+        ExecutorService all = Executors.newFixedThreadPool(AT_ONCE);
+        long planning = System.nanoTime();
+        List<Planned> plans = plans(students, all);
+        System.out.printf(
+                "%,d students have a plan, after %d s%n", plans.size(), (System.nanoTime() - planning) / 1_000_000_000);
+        long begun = System.nanoTime();
+        for (Opening opening : schedule.lists().openings().stream()
+                .sorted(Comparator.comparing(Opening::from))
+                .toList()) {
+            List<Planned> these = plans.stream()
+                    .filter(plan -> plan.opening().equals(opening))
+                    .toList();
+            moveClock(opening);
+            List<Future<?>> asked = new ArrayList<>();
+            these.forEach(plan -> asked.add(all.submit(() -> submit(plan))));
+            for (Future<?> one : asked) {
+                one.get();
+            }
+            System.out.printf("  %s: %,d submitted%n", opening.name(), these.size());
+        }
+        double lasted = (System.nanoTime() - begun) / 1e9;
+        all.shutdown();
+        return report(plans, lasted);
+    }
+
+    private Registrar registrar() {
+        return new HttpRegistrar(
+                new RegistrarSettings(address, key, Duration.ofSeconds(10), Duration.ofSeconds(2), false),
+                Clock.systemUTC());
+    }
+
+    private void moveClock(Opening opening) throws Exception {
+        ClockPage.moveTo(URI.create(address), opening.from().toString());
+    }
+
+    private List<Planned> plans(int students, ExecutorService all) throws Exception {
+        ThreadLocal<Registrar> registrars = ThreadLocal.withInitial(this::registrar);
+        List<Future<Optional<Planned>>> planned = new ArrayList<>();
+        for (int i = 1; i <= students; i++) {
+            int number = i;
+            planned.add(all.submit(() -> plan("student-" + number, number, registrars.get())));
+        }
+        List<Planned> plans = new ArrayList<>();
+        for (Future<Optional<Planned>> one : planned) {
+            one.get().ifPresent(plans::add);
+        }
+        return plans;
+    }
+
+    private Optional<Planned> plan(String name, int number, Registrar registrar) {
+        StudentFile file = registrar.student(name).orElseThrow();
+        StudentRecord record = file.record(List.of(), posted.all());
+        Evaluation evaluation = new Evaluation(record, List.of(), schedule);
+        Random dice = new Random(number);
+        List<List<Attendance>> week = new ArrayList<>();
+        for (int i = 0; i < TRIED && week.size() < COURSES; i++) {
+            // The first courses are wanted by many: seats are short there.
+            int at = (int) (schedule.courses().size() * Math.pow(dice.nextDouble(), 2));
+            Course course = schedule.courses().get(at);
+            List<List<Attendance>> sets = posted.setsOf(course.code(), schedule);
+            if (!sets.isEmpty() && mayTake(course, record, evaluation)) {
+                List<Attendance> set = sets.get(dice.nextInt(sets.size()));
+                if (week.stream().allMatch(other -> Together.possible(set, other, posted))) {
+                    week.add(set);
+                }
+            }
+        }
+        return file.opening(schedule)
+                .map(own -> new Planned(
+                        name,
+                        own.opening(),
+                        week.stream()
+                                .map(set -> Request.register(Entry.of(set)))
+                                .toList()))
+                .filter(plan -> !plan.requests().isEmpty());
+    }
+
+    private static boolean mayTake(Course course, StudentRecord record, Evaluation evaluation) {
+        return !record.passedOrInProgress().contains(course.code())
+                && course.rules().corequisites().isEmpty()
+                && course.rules().prerequisites().stream()
+                        .flatMap(needs -> needs.expression().stream())
+                        .allMatch(condition ->
+                                evaluation.judge(condition).verdict().willDo());
+    }
+
+    /** The plan, and then places on the waitlists of what was full. */
+    private void submit(Planned plan) {
+        Registrar registrar = registrar();
+        Submission first = untilHeard(registrar, plan.name(), "plan", plan.requests());
+        List<Request> full = first.lines().stream()
+                .filter(line -> line.answer().isRefusedFor(Reason.FULL_WAITLIST_OPEN))
+                .map(line -> Request.wait(line.request().set()))
+                .toList();
+        List<Submission.Line> lines = new ArrayList<>(first.lines());
+        if (!full.isEmpty()) {
+            lines.addAll(untilHeard(registrar, plan.name(), "wait", full).lines());
+        }
+        heard.put(plan.name(), lines);
+    }
+
+    private Submission untilHeard(Registrar registrar, String student, String id, List<Request> requests) {
+        long asked = System.nanoTime();
+        while (true) {
+            try {
+                Submission answered = registrar.submit(student, id, requests);
+                long now = System.nanoTime();
+                seconds.add((now - asked) / 1e9);
+                answered.lines().stream()
+                        .flatMap(line -> line.answer().places().stream())
+                        .forEach(place -> queued.add(new Queued(place.part(), place.place(), asked, now)));
+                return answered;
+            } catch (RegistrarAwayException away) {
+                unheard.incrementAndGet();
+                try {
+                    Thread.sleep(300);
+                } catch (InterruptedException e) {
+                    throw new IllegalStateException(e);
+                }
+            }
+        }
+    }
+
+    private boolean report(List<Planned> plans, double lasted) {
+        Map<String, Integer> answers = new TreeMap<>();
+        Map<Entry, Integer> sold = new HashMap<>();
+        heard.values().stream().flatMap(List::stream).forEach(line -> {
+            Answer answer = line.answer();
+            if (answer.outcome() == Outcome.REFUSED) {
+                answer.refusals().stream()
+                        .map(Refusal::code)
+                        .distinct()
+                        .forEach(code -> answers.merge("refused: " + code, 1, Integer::sum));
+            } else {
+                answers.merge(answer.outcome().code(), 1, Integer::sum);
+            }
+            if (answer.outcome() == Outcome.DONE) {
+                line.request().set().forEach(entry -> sold.merge(entry, 1, Integer::sum));
+            }
+        });
+        long requests = heard.values().stream().mapToLong(List::size).sum();
+        System.out.printf(
+                "%n%,d requests of %,d students in %.1f s, %,.0f a second; %,d times no answer was heard, and it was asked again%n",
+                requests, heard.size(), lasted, requests / lasted, unheard.get());
+        double[] times =
+                seconds.stream().mapToDouble(Double::doubleValue).sorted().toArray();
+        System.out.printf(
+                Locale.ENGLISH,
+                "an answer took %.3f s in the median, %.3f s at the 95th percentile, %.1f s at most%n%n",
+                times[times.length / 2],
+                times[times.length * 95 / 100],
+                times[times.length - 1]);
+        answers.forEach((what, count) -> System.out.printf("%8d  %s%n", count, what));
+        int oversold = oversold(sold);
+        int lost = lost();
+        int broken = broken();
+        System.out.printf(
+                "%nseats oversold: %d%nconfirmed registrations lost, or had without one: %d%nplaces on waitlists out of order: %d%n",
+                oversold, lost, broken);
+        return oversold + lost + broken == 0 && heard.size() == plans.size();
+    }
+
+    /** Seats that were confirmed beyond those that a pool had. */
+    private int oversold(Map<Entry, Integer> sold) {
+        Map<SeatPool, Integer> byPool = new HashMap<>();
+        sold.forEach((entry, count) ->
+                byPool.merge(entry.in(posted).orElseThrow().section().pool(), count, Integer::sum));
+        return byPool.entrySet().stream()
+                .mapToInt(pool -> Math.max(
+                        0,
+                        pool.getValue()
+                                - Math.max(
+                                        0,
+                                        pool.getKey().capacity()
+                                                - pool.getKey().count().enrolled()
+                                                - pool.getKey().count().promised())))
+                .sum();
+    }
+
+    /** Between what students were answered, and what the registrar says that they have. */
+    private int lost() {
+        Registrar registrar = registrar();
+        int lost = 0;
+        for (Map.Entry<String, List<Submission.Line>> one : heard.entrySet()) {
+            Set<Entry> confirmed = new LinkedHashSet<>();
+            one.getValue().stream()
+                    .filter(line -> line.answer().outcome() == Outcome.DONE)
+                    .forEach(line -> confirmed.addAll(line.request().set()));
+            Registration has = registrar.registration(one.getKey()).orElseThrow();
+            Set<Entry> difference = new HashSet<>(confirmed);
+            has.registered().forEach(entry -> {
+                if (!difference.remove(entry)) {
+                    difference.add(entry);
+                }
+            });
+            lost += difference.size();
+        }
+        return lost;
+    }
+
+    /** First in, first out: whoever heard their place before another asked stands before them, and no place is given twice. */
+    private int broken() {
+        Map<Entry, List<Queued>> byPart = new HashMap<>();
+        queued.forEach(one ->
+                byPart.computeIfAbsent(one.part(), absent -> new ArrayList<>()).add(one));
+        int broken = 0;
+        for (List<Queued> queue : byPart.values()) {
+            queue.sort(Comparator.comparingInt(Queued::place));
+            for (int i = 1; i < queue.size(); i++) {
+                boolean twice = queue.get(i).place() == queue.get(i - 1).place();
+                boolean late = queue.get(i).heard() < queue.get(i - 1).asked();
+                broken += twice || late ? 1 : 0;
+            }
+        }
+        return broken;
+    }
+}
