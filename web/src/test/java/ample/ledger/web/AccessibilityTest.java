@@ -95,6 +95,36 @@ class AccessibilityTest {
         axeFindsNothing("week?week=2031-12-15&day=wed", page, ledger);
     }
 
+    /** With what would be refused, what is had, a place on a waitlist, and answers. */
+    @Test
+    void axeFindsNothingWhereOneRegisters(Tabs tabs, Ledger ledger) {
+        Page page = tabs.open();
+        SignIn.in(page, ledger.root(), "odo");
+        post(page, ledger.page("week/add"), FormData.create().set("line", "40274,40281,40169,40108,40129"));
+        axeFindsNothing("ready?arrange=yes", page, ledger);
+        FormData form = FormData.create().set("id", "axe");
+        form.append("ask", "register:autumn-2031.40274:");
+        form.append("ask", "wait:autumn-2031.40108:");
+        form.append("ask", "register:autumn-2031.40129:");
+        post(page, ledger.page("ready/submit"), form);
+        axeFindsNothing("ready?submitted=axe", page, ledger);
+        axeFindsNothing("registration?submitted=axe", page, ledger);
+        axeFindsNothing("registration/change?entry=autumn-2031.40274", page, ledger);
+        FormData back = FormData.create().set("id", "axe-end");
+        back.append("ask", "drop:autumn-2031.40274:");
+        back.append("ask", "drop:autumn-2031.40108:");
+        post(page, ledger.page("ready/submit"), back);
+    }
+
+    private static void post(Page page, String address, FormData form) {
+        page.request()
+                .post(
+                        address,
+                        RequestOptions.create()
+                                .setHeader("Sec-Fetch-Site", "same-origin")
+                                .setForm(form));
+    }
+
     private static void assertNoViolations(AxeBuilder axe) {
         assertThat(axe.setLegacyMode(true).analyze().getViolations())
                 .extracting(

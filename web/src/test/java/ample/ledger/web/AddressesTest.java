@@ -237,6 +237,18 @@ class AddressesTest {
         assertThat(errorsIn(get(ledger, address).body())).isEmpty();
     }
 
+    @Test
+    void pagesWhereOneRegistersAreValidHtml(Ledger ledger) throws Exception {
+        Visitor student = new Visitor(ledger.root());
+        student.signIn("odo");
+        student.post("/autumn-2031/week/add", "line", "40274,40169,40108", "back", "/");
+        for (String page : List.of("ready", "ready?arrange=yes", "registration")) {
+            assertThat(errorsIn(student.get("/autumn-2031/" + page).body()))
+                    .as(page)
+                    .isEmpty();
+        }
+    }
+
     /** Its errors and warnings; that it would leave out the slash of an empty element is a matter of taste. */
     private static List<String> errorsIn(String html) throws IOException, SAXException {
         var validator = new EmbeddedValidator();

@@ -53,16 +53,31 @@ public final class Shots {
         }
     }
 
-    /** Keeps the sections of the fourth column, and the busy time of the fifth: day, hours and name, with slashes between. */
+    /**
+     * Keeps the sections of the fourth column. The fifth is a busy time: day, hours and name, with slashes between; or requests that are handed
+     * over to the registrar, with bars between.
+     */
     private static void keep(Page page, String root, String[] shot) {
-        String week = root + shot[2].replaceAll("^(/[^/]+/week).*", "$1");
+        String term = root + shot[2].replaceAll("^[^/]*(/[^/]+)/.*", "$1");
+        String week = term + "/week";
         page.request()
                 .post(
                         week + "/add",
                         RequestOptions.create()
                                 .setHeader("Sec-Fetch-Site", "same-origin")
                                 .setForm(FormData.create().set("line", shot[3])));
-        if (shot.length > 4) {
+        if (shot.length > 4 && shot[4].matches("(register|wait):.*")) {
+            FormData form = FormData.create().set("id", "shot");
+            for (String ask : shot[4].split("\\|")) {
+                form.append("ask", ask);
+            }
+            page.request()
+                    .post(
+                            term + "/ready/submit",
+                            RequestOptions.create()
+                                    .setHeader("Sec-Fetch-Site", "same-origin")
+                                    .setForm(form));
+        } else if (shot.length > 4) {
             String[] busy = shot[4].split("/");
             page.request()
                     .post(

@@ -149,7 +149,7 @@ final class CellWords {
         return switch (reason) {
             case COREQUISITE, COMPANION_MISSING -> "something is missing";
             case COMPANION_OF_ANOTHER -> "of another section";
-            case SAME_COURSE -> "have its course";
+            case SAME_COURSE -> "one too many";
             case TWIN -> "one class";
             default -> "no credit beside";
         };

@@ -73,6 +73,8 @@ public final class Rush {
         this.posted = new PostedSchedules(List.of(schedule));
     }
 
+    private final ThreadLocal<Registrar> registrars = ThreadLocal.withInitial(this::registrar);
+
     /** A place that was given, by when it was asked for and when that was heard. */
     private record Queued(Entry part, int place, long asked, long heard) {}
 
@@ -122,7 +124,6 @@ public final class Rush {
     }
 
     private List<Planned> plans(int students, ExecutorService all) throws Exception {
-        ThreadLocal<Registrar> registrars = ThreadLocal.withInitial(this::registrar);
         List<Future<Optional<Planned>>> planned = new ArrayList<>();
         for (int i = 1; i <= students; i++) {
             int number = i;
@@ -174,7 +175,7 @@ public final class Rush {
 
     /** The plan, and then places on the waitlists of what was full. */
     private void submit(Planned plan) {
-        Registrar registrar = registrar();
+        Registrar registrar = registrars.get();
         Submission first = untilHeard(registrar, plan.name(), "plan", plan.requests());
         List<Request> full = first.lines().stream()
                 .filter(line -> line.answer().isRefusedFor(Reason.FULL_WAITLIST_OPEN))
