@@ -2,6 +2,7 @@ package ample.ledger.web.visit;
 
 import ample.ledger.core.registrar.Registrar;
 import ample.ledger.core.registrar.RegistrarAwayException;
+import ample.ledger.core.registrar.StudentFile;
 import ample.ledger.web.guest.Keeping;
 import ample.ledger.web.guest.Kept;
 import ample.ledger.web.preferences.Preferences;
@@ -33,11 +34,14 @@ public class Visits {
         return new Visit(clock.instant(), keeping.of(request), preferences, places.schedules(), said);
     }
 
+    /** While the registrar is away, what it said last of a student stands, with its moment; what they have there now is not known then. */
     private FromRegistrar ask(String student) {
+        Optional<StudentFile> file = Optional.empty();
         try {
-            return new FromRegistrar(registrar.student(student), registrar.registration(student), Optional.empty());
+            file = registrar.student(student);
+            return new FromRegistrar(file, registrar.registration(student), Optional.empty());
         } catch (RegistrarAwayException away) {
-            return new FromRegistrar(Optional.empty(), Optional.empty(), Optional.of(away.since()));
+            return new FromRegistrar(file, Optional.empty(), Optional.of(away.since()));
         }
     }
 

@@ -22,7 +22,9 @@ import ample.ledger.core.schedule.Opening;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.SeatPool;
 import ample.ledger.web.ClockPage;
+import java.io.IOException;
 import java.net.URI;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Duration;
@@ -81,18 +83,19 @@ public final class Rush {
     /** A student with a plan. */
     private record Planned(String name, Opening opening, List<Request> requests) {}
 
-    /** @param arguments the registrar's address, its key, the bundle of the term, and how many students */
+    /** @param arguments the registrar's address, its key, the bundle of the term, how many students, and a file that says when all have a plan */
     public static void main(String[] arguments) throws Exception {
         Rush rush = new Rush(arguments[0], arguments[1], Path.of(arguments[2]));
-        System.exit(rush.run(Integer.parseInt(arguments[3])) ? 0 : 1);
+        System.exit(rush.run(Integer.parseInt(arguments[3]), Path.of(arguments[4])) ? 0 : 1);
     }
 
-    private boolean run(int students) throws Exception {
+    private boolean run(int students, Path begins) throws Exception {
         ExecutorService all = Executors.newFixedThreadPool(AT_ONCE);
         long planning = System.nanoTime();
         List<Planned> plans = plans(students, all);
         System.out.printf(
                 "%,d students have a plan, after %d s%n", plans.size(), (System.nanoTime() - planning) / 1_000_000_000);
+        Files.createFile(begins);
         long begun = System.nanoTime();
         for (Opening opening : schedule.lists().openings().stream()
                 .sorted(Comparator.comparing(Opening::from))
@@ -120,7 +123,17 @@ public final class Rush {
     }
 
     private void moveClock(Opening opening) throws Exception {
-        ClockPage.moveTo(URI.create(address), opening.from().toString());
+        for (int tries = 0; ; tries++) {
+            try {
+                ClockPage.moveTo(URI.create(address), opening.from().toString());
+                return;
+            } catch (IOException | IllegalStateException away) {
+                if (tries == TRIED) {
+                    throw away;
+                }
+                Thread.sleep(1_000);
+            }
+        }
     }
 
     private List<Planned> plans(int students, ExecutorService all) throws Exception {
@@ -201,11 +214,7 @@ public final class Rush {
                 return answered;
             } catch (RegistrarAwayException away) {
                 unheard.incrementAndGet();
-                try {
-                    Thread.sleep(300);
-                } catch (InterruptedException e) {
-                    throw new IllegalStateException(e);
-                }
+                pause();
             }
         }
     }
@@ -275,7 +284,7 @@ public final class Rush {
             one.getValue().stream()
                     .filter(line -> line.answer().outcome() == Outcome.DONE)
                     .forEach(line -> confirmed.addAll(line.request().set()));
-            Registration has = registrar.registration(one.getKey()).orElseThrow();
+            Registration has = registered(registrar, one.getKey());
             Set<Entry> difference = new HashSet<>(confirmed);
             has.registered().forEach(entry -> {
                 if (!difference.remove(entry)) {
@@ -285,6 +294,24 @@ public final class Rush {
             lost += difference.size();
         }
         return lost;
+    }
+
+    private static Registration registered(Registrar registrar, String student) {
+        while (true) {
+            try {
+                return registrar.registration(student).orElseThrow();
+            } catch (RegistrarAwayException away) {
+                pause();
+            }
+        }
+    }
+
+    private static void pause() {
+        try {
+            Thread.sleep(300);
+        } catch (InterruptedException e) {
+            throw new IllegalStateException(e);
+        }
     }
 
     /** First in, first out: whoever heard their place before another asked stands before them, and no place is given twice. */
