@@ -80,6 +80,7 @@ public final class RegisterBench {
         List<Entry> open = schedule.sections().stream()
                 .filter(section -> section.companion().isEmpty() && !section.cancelled())
                 .filter(section -> schedule.companionsOf(section).isEmpty())
+                .filter(section -> section.restrictions().isEmpty())
                 .filter(section -> section.course().rules().equals(CourseRules.NONE))
                 .map(section ->
                         new Entry(schedule.term().code().text(), section.entry().digits()))
