@@ -111,6 +111,9 @@ public class Registry implements SmartLifecycle {
         }
     }
 
+    /** What was answered, as it is kept and as it is told. */
+    private record Answered(SubmissionRow row, Submission submission) {}
+
     private record ByOthers(BiFunction<Book, Rules, List<Fact>> change, CompletableFuture<Boolean> done)
             implements Job {}
 
@@ -246,24 +249,24 @@ public class Registry implements SmartLifecycle {
         JournalRows rows = new JournalRows(known + 1);
         rows.add("", rules.due(book, now));
         List<Runnable> answers = new ArrayList<>();
-        Map<String, SubmissionRow> before = before(some);
-        Map<String, SubmissionRow> fresh = new LinkedHashMap<>();
+        Map<String, Answered> before = before(some);
+        List<Answered> fresh = new ArrayList<>();
         for (Job job : some) {
             if (job instanceof Asked asked) {
-                SubmissionRow answered = before.get(asked.key());
+                Answered answered = before.get(asked.key());
                 if (answered == null) {
                     answered = answer(asked, now, rows);
                     before.put(asked.key(), answered);
-                    fresh.put(asked.key(), answered);
+                    fresh.add(answered);
                 }
-                SubmissionRow row = answered;
-                answers.add(() -> tell(asked, row));
+                Answered one = answered;
+                answers.add(() -> tell(asked, one));
             } else if (job instanceof ByOthers others) {
                 rows.add("", others.change().apply(book, rules));
                 answers.add(() -> others.done().complete(true));
             }
         }
-        keep(fresh.values().stream().toList(), rows, now);
+        keep(fresh.stream().map(Answered::row).toList(), rows, now);
         known += rows.facts().size();
         boolean changed = !rows.facts().isEmpty();
         return () -> {
@@ -274,34 +277,36 @@ public class Registry implements SmartLifecycle {
         };
     }
 
-    private Map<String, SubmissionRow> before(List<Job> some) {
+    private Map<String, Answered> before(List<Job> some) {
         List<Asked> asked = some.stream()
                 .filter(Asked.class::isInstance)
                 .map(Asked.class::cast)
                 .toList();
-        Map<String, SubmissionRow> before = new HashMap<>();
+        Map<String, Answered> before = new HashMap<>();
         if (!asked.isEmpty()) {
             mapper.answered(
                             asked.stream().map(one -> one.who().student()).toArray(String[]::new),
                             asked.stream().map(Asked::id).toArray(String[]::new))
-                    .forEach(row -> before.put(row.student() + " " + row.id(), row));
+                    .forEach(row -> before.put(row.student() + " " + row.id(), new Answered(row, submission(row))));
         }
         return before;
     }
 
-    private SubmissionRow answer(Asked asked, Instant now, JournalRows rows) {
+    private Answered answer(Asked asked, Instant now, JournalRows rows) {
         List<Submission.Line> lines = new ArrayList<>();
         for (Request request : asked.requests()) {
             Decision decision = rules.submit(book, asked.who(), request, now);
             rows.add(asked.id(), decision.facts());
             lines.add(new Submission.Line(request, decision.answer()));
         }
-        return new SubmissionRow(asked.who().student(), asked.id(), now, asked.json(), json.writeValueAsString(lines));
+        return new Answered(
+                new SubmissionRow(asked.who().student(), asked.id(), now, asked.json(), json.writeValueAsString(lines)),
+                new Submission(asked.id(), now, lines));
     }
 
-    private void tell(Asked asked, SubmissionRow row) {
-        if (row.asked().equals(asked.json())) {
-            asked.done().complete(submission(row));
+    private static void tell(Asked asked, Answered answered) {
+        if (answered.row().asked().equals(asked.json())) {
+            asked.done().complete(answered.submission());
         } else {
             asked.done().completeExceptionally(new UsedBeforeException());
         }

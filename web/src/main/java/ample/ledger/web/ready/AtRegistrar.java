@@ -39,6 +39,7 @@ record AtRegistrar(Visit visit, Terms terms, Registrant who, Registration has) {
                 week,
                 has,
                 one -> visit.reading(terms.get(one.term().code()), one.section())
+                        .seats()
                         .open());
     }
 

@@ -8,6 +8,7 @@ import ample.ledger.store.AskedSubmissions;
 import ample.ledger.store.AskedSubmissions.Asked;
 import java.time.Clock;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.slf4j.Logger;
@@ -28,6 +29,9 @@ class Handing {
     private static final Duration UNTRIED = Duration.ofSeconds(4);
     private static final int MOST_AT_ONCE = 50;
 
+    /** Before the number of a submission that is one of several. */
+    private static final String PART = "_term-";
+
     private final Registrar registrar;
     private final AskedSubmissions asked;
     private final JsonMapper json;
@@ -41,15 +45,46 @@ class Handing {
     }
 
     /**
-     * Hands a submission over.
+     * Hands requests over, those of each term as a submission of its own, in their order. All are kept before the first is sent; where one is not
+     * answered, those after it wait: they may depend on it.
      *
-     * @return what the registrar answered; empty where no answer was heard: it is asked again
-     * @throws IllegalArgumentException where the registrar takes it for no submission
+     * @param id names them
+     * @throws IllegalArgumentException where the registrar takes one for no submission
      */
-    Optional<Submission> hand(String student, String id, List<Request> requests) {
-        Asked one = new Asked(student, id, json.writeValueAsString(requests), clock.instant());
-        asked.put(one);
-        return trying(one);
+    void hand(String student, String id, List<Request> requests) {
+        List<Asked> all = new ArrayList<>();
+        for (List<Request> some : byTerm(requests)) {
+            all.add(new Asked(
+                    student,
+                    all.isEmpty() ? id : id + PART + (all.size() + 1),
+                    json.writeValueAsString(some),
+                    clock.instant()));
+        }
+        all.forEach(asked::put);
+        for (Asked one : all) {
+            if (trying(one).isEmpty()) {
+                return;
+            }
+        }
+    }
+
+    private static List<List<Request>> byTerm(List<Request> requests) {
+        List<List<Request>> parts = new ArrayList<>();
+        String last = "";
+        for (Request request : requests) {
+            String term = request.set().get(0).term();
+            if (!term.equals(last)) {
+                parts.add(new ArrayList<>());
+                last = term;
+            }
+            parts.get(parts.size() - 1).add(request);
+        }
+        return parts;
+    }
+
+    /** Whether a submission is that of the name, or the same name's for another term. */
+    static boolean isOf(Submission submission, String id) {
+        return submission.id().equals(id) || submission.id().startsWith(id + PART);
     }
 
     private Optional<Submission> trying(Asked one) {

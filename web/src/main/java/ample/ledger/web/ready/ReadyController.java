@@ -24,6 +24,7 @@ import ample.ledger.web.term.Terms;
 import ample.ledger.web.visit.Visit;
 import ample.ledger.web.visit.Visits;
 import jakarta.servlet.http.HttpServletRequest;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Controller;
@@ -106,18 +107,20 @@ class ReadyController {
         }
         String student = file.get().student();
         return new ReadyPages(AtRegistrar.of(visit, terms, file.get(), has.get()), schedule, ask)
-                .page(told, submission(student, ask.submitted()), handing.unanswered(student));
+                .page(told, submitted(student, ask.submitted()), handing.unanswered(student));
     }
 
-    private Optional<Submission> submission(String student, String id) {
+    /** What was submitted under a name, those of several terms in their order. */
+    private List<Submission> submitted(String student, String id) {
         try {
             return id.isEmpty()
-                    ? Optional.empty()
+                    ? List.of()
                     : registrar.submissions(student).stream()
-                            .filter(one -> one.id().equals(id))
-                            .findFirst();
+                            .filter(one -> Handing.isOf(one, id))
+                            .sorted(Comparator.comparing(Submission::at))
+                            .toList();
         } catch (RegistrarAwayException away) {
-            return Optional.empty();
+            return List.of();
         }
     }
 

@@ -60,8 +60,8 @@ final class ReadyPages {
         this.now = student.visit().instant();
     }
 
-    /** @param last what was submitted last, and is to be shown with its answers; empty for nothing */
-    ReadyPage page(List<String> told, Optional<Submission> last, List<Asked> unanswered) {
+    /** @param last what was submitted last, one for each term, to be shown with its answers; none for nothing */
+    ReadyPage page(List<String> told, List<Submission> last, List<Asked> unanswered) {
         PlannedWeek week = student.week(schedule.term().season().code());
         Steps usual = student.steps(week);
         Steps steps = usual.inOrder(ask.order());
@@ -143,7 +143,7 @@ final class ReadyPages {
         return one.section().course().code().toString();
     }
 
-    private List<ReadyPage.Line> lines(Readiness readiness, Optional<Submission> last) {
+    private List<ReadyPage.Line> lines(Readiness readiness, List<Submission> last) {
         CellWords cells = new CellWords(student, readiness, now);
         List<ReadyPage.Line> lines = new ArrayList<>();
         int number = 0;
@@ -198,7 +198,7 @@ final class ReadyPages {
         return ask.inOrder(leads).address();
     }
 
-    private List<Said> answers(Line line, Optional<Submission> last) {
+    private List<Said> answers(Line line, List<Submission> last) {
         List<Entry> own = Entry.of(line.sections());
         return last.stream()
                 .flatMap(submission -> submission.lines().stream())
@@ -323,12 +323,23 @@ final class ReadyPages {
                                         LocalDateTime.ofInstant(
                                                 moment, schedule.institution().zone()))))
                         .orElse(all.isEmpty() ? "" : "Nothing has been sent yet."),
-                all.stream()
-                        .map(request -> AnswerWords.request(request, student.posted()))
+                Stream.concat(
+                                terms(all) > 1
+                                        ? Stream.of("as %d submissions, one for each term, the earlier first:"
+                                                .formatted(terms(all)))
+                                        : Stream.of(),
+                                all.stream().map(request -> AnswerWords.request(request, student.posted())))
                         .toList());
     }
 
-    private Answered answered(Optional<Submission> last, List<Asked> unanswered, Readiness readiness) {
+    private static long terms(List<Request> requests) {
+        return requests.stream()
+                .map(request -> request.set().get(0).term())
+                .distinct()
+                .count();
+    }
+
+    private Answered answered(List<Submission> last, List<Asked> unanswered, Readiness readiness) {
         if (!unanswered.isEmpty()) {
             return new Answered(
                     "Asked at %s, not yet answered. It is asked again until it is; nothing is sent twice."
@@ -339,15 +350,17 @@ final class ReadyPages {
         if (last.isEmpty()) {
             return new Answered("", false, List.of());
         }
-        List<Submission.Line> said = last.get().lines();
+        List<Submission.Line> said =
+                last.stream().flatMap(one -> one.lines().stream()).toList();
         long done = said.stream().filter(line -> !line.answer().wasRefused()).count();
         List<Entry> planned = readiness.lines().stream()
                 .flatMap(line -> Entry.of(line.sections()).stream())
                 .toList();
         return new Answered(
-                "The registrar answered at %s: %s."
+                "The registrar answered%s at %s: %s."
                         .formatted(
-                                clock(last.get().at()),
+                                last.size() > 1 ? " each term's submission, the earlier first," : "",
+                                clock(last.get(last.size() - 1).at()),
                                 done == said.size()
                                         ? said.size() == 1 ? "done" : "all of it is done"
                                         : done + " of " + said.size() + " done"),

@@ -169,9 +169,52 @@ class RegisteringInTheBrowserTest {
         assertThat(second.locator(".says")).containsText("registered in 1 course");
     }
 
-    /** The institution ends between asking and hearing, and comes back. */
+    /** One seat is left. Whoever comes second waits, is offered it, and takes it up; the next lets it lapse. */
     @Test
     @Order(5)
+    void aPlaceOnTheWaitlistBecomesASeat(Tabs tabs) throws Exception {
+        Page first = signedIn(tabs, "student-41", true);
+        plan(first, "40702");
+        submit(first).click();
+        assertThat(line(first, "RHET 101 X1v")).containsText("Done: you are registered.");
+        Page second = waiting(tabs, "student-42", "1st of 1");
+        Page third = waiting(tabs, "student-43", "2nd of 2");
+
+        drop(first);
+        second.navigate(ledger.root() + "/autumn-2031/registration");
+        assertThat(second.locator("section[aria-labelledby='offers']")).containsText("kept for you until");
+        second.getByText("Take it up").click();
+        assertThat(second.locator(".told")).containsText("Done: you are registered.");
+
+        drop(second);
+        third.navigate(ledger.root() + "/autumn-2031/registration");
+        assertThat(third.locator("section[aria-labelledby='offers']")).containsText("in 3");
+        institution.moveClock("2031-06-24T09:00");
+        third.waitForTimeout(3_000);
+        third.navigate(ledger.root() + "/autumn-2031/registration");
+        assertThat(third.locator(".says")).containsText("registered in nothing yet");
+    }
+
+    private static Page waiting(Tabs tabs, String student, String place) {
+        Page page = signedIn(tabs, student, true);
+        plan(page, "40702");
+        line(page, "RHET 101 X1v").getByText("Wait: you would be").click();
+        assertThat(line(page, "RHET 101 X1v")).containsText("you would be " + place);
+        submit(page).click();
+        assertThat(line(page, "RHET 101 X1v")).containsText("you wait, " + place);
+        return page;
+    }
+
+    private static void drop(Page page) {
+        page.navigate(ledger.root() + "/autumn-2031/registration");
+        page.getByText("Drop or swap").click();
+        page.getByText("Drop it now").click();
+        assertThat(page.locator(".told")).containsText("Done: given up.");
+    }
+
+    /** The institution ends between asking and hearing, and comes back. */
+    @Test
+    @Order(6)
     void aBrokenLineIsMendedWithoutTheStudent(Tabs tabs) {
         Page page = signedIn(tabs, "student-34", true);
         plan(page, "40413");
