@@ -4,6 +4,7 @@ import ample.ledger.core.reading.Status;
 import ample.ledger.core.reading.StatusReading;
 import java.util.List;
 import java.util.function.Function;
+import java.util.function.Predicate;
 
 /**
  * A section that is to be taken, though no seat of it is open to who plans.
@@ -22,9 +23,11 @@ public record FullSection(Attendance attendance, StatusReading reading, List<Swa
         return reading.open() == 0 && reading.status() != Status.NOT_YET_OPEN;
     }
 
-    /** The full sections among those taken. Waiting for a seat is the answer to a full section, so sections waited for are not listed. */
-    public static List<FullSection> of(PlannedWeek week, Function<Attendance, StatusReading> readings) {
+    /** The full sections among those taken, of which the student has no seat yet. Waiting for a seat is the answer to a full section, so sections waited for are not listed. */
+    public static List<FullSection> of(
+            PlannedWeek week, Function<Attendance, StatusReading> readings, Predicate<Attendance> has) {
         return week.taken().stream()
+                .filter(has.negate())
                 .filter(attendance -> !attendance.section().cancelled())
                 .filter(attendance -> lacksSeat(readings.apply(attendance)))
                 .map(attendance -> new FullSection(

@@ -5,6 +5,7 @@ import ample.ledger.core.reading.StatusReading;
 import ample.ledger.core.requirement.Evaluation.Verdict;
 import java.util.List;
 import java.util.function.Function;
+import java.util.function.Predicate;
 
 /**
  * What is wrong with a planned week now, and what is not known about it.
@@ -26,10 +27,23 @@ public record Judgement(
     /** @param readings seats and status of a section, for this student now */
     public static Judgement of(
             PlannedWeek week, Obstacles.Student student, Function<Attendance, StatusReading> readings) {
+        return of(week, student, readings, one -> false);
+    }
+
+    /**
+     * Of a student who has some of it at the registrar.
+     *
+     * @param has whether they have a seat in a section: it does not matter to them then that there are no more
+     */
+    public static Judgement of(
+            PlannedWeek week,
+            Obstacles.Student student,
+            Function<Attendance, StatusReading> readings,
+            Predicate<Attendance> has) {
         List<Obstacle> obstacles = Obstacles.of(week, student);
         return new Judgement(
                 obstacles.stream().filter(Obstacle::stops).toList(),
-                FullSection.of(week, readings),
+                FullSection.of(week, readings, has),
                 obstacles.stream()
                         .filter(obstacle -> !obstacle.stops() && !isUnknown(obstacle))
                         .toList(),
@@ -38,6 +52,7 @@ public record Judgement(
                         .map(Obstacle.LacksPrerequisite.class::cast)
                         .toList(),
                 week.taken().stream()
+                        .filter(has.negate())
                         .filter(attendance -> readings.apply(attendance).status() == Status.OPEN_TO_SOME)
                         .toList());
     }

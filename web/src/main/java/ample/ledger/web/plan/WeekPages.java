@@ -143,7 +143,7 @@ final class WeekPages {
     }
 
     private WeekPage.Wrong wrong() {
-        Judgement judgement = Judgement.of(week, student(), this::reading);
+        Judgement judgement = Judgement.of(week, student(), this::reading, this::isRegistered);
         String well = judgement.allKnown() ? "Nothing: this week will stand." : "Nothing that is known here.";
         return new WeekPage.Wrong(
                 troubles(Stream.of(
@@ -185,6 +185,7 @@ final class WeekPages {
         return new WeekPage.Sections(
                 entries,
                 SubmissionOrder.of(week).stream()
+                        .filter(one -> !isRegistered(one))
                         .map(Attendance::section)
                         .filter(section -> !section.cancelled())
                         .map(section -> section.entry().digits())
@@ -319,6 +320,10 @@ final class WeekPages {
     /** What the student has at the registrar. */
     private Registration has() {
         return visit.registration().orElseGet(() -> Registration.nothing(visit.instant()));
+    }
+
+    private boolean isRegistered(Attendance one) {
+        return has().isRegistered(ample.ledger.core.registrar.Entry.of(one));
     }
 
     /** What they have there in this season, and not in this plan. */

@@ -177,6 +177,8 @@ class RegisteringInTheBrowserTest {
         plan(first, "40702");
         submit(first).click();
         assertThat(line(first, "RHET 101 X1v")).containsText("Done: you are registered.");
+        first.navigate(ledger.root() + "/autumn-2031/week");
+        assertThat(first.locator("main")).not().containsText("has no seat open");
         Page second = waiting(tabs, "student-42", "1st of 1");
         Page third = waiting(tabs, "student-43", "2nd of 2");
 
