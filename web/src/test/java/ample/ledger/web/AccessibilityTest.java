@@ -99,7 +99,7 @@ class AccessibilityTest {
     @Test
     void axeFindsNothingWhereOneRegisters(Tabs tabs, Ledger ledger) {
         Page page = tabs.open();
-        SignIn.in(page, ledger.root(), "odo");
+        SignIn.in(page, ledger.root(), "student-97");
         post(page, ledger.page("week/add"), FormData.create().set("line", "40274,40281,40169,40108,40129"));
         axeFindsNothing("ready?arrange=yes", page, ledger);
         FormData form = FormData.create().set("id", "axe");

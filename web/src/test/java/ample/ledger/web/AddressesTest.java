@@ -240,7 +240,7 @@ class AddressesTest {
     @Test
     void pagesWhereOneRegistersAreValidHtml(Ledger ledger) throws Exception {
         Visitor student = new Visitor(ledger.root());
-        student.signIn("odo");
+        student.signIn("student-96");
         student.post("/autumn-2031/week/add", "line", "40274,40169,40108", "back", "/");
         for (String page : List.of("ready", "ready?arrange=yes", "registration")) {
             assertThat(errorsIn(student.get("/autumn-2031/" + page).body()))
