@@ -29,11 +29,11 @@ function plan() {
   );
 }
 
-/** Not while something is being done here: what one reads or presses stays. */
+/** Not while something is being sent or pressed here. What is open stays open. */
 async function look() {
   const busy =
     document.hidden ||
-    main()?.querySelector("details[open], form[data-sent]") ||
+    main()?.querySelector("form[data-sent]") ||
     document.activeElement?.matches("main button, main select");
   if (!busy) {
     await show(window.location.href, { remember: false });

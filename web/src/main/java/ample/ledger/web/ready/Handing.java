@@ -9,6 +9,7 @@ import ample.ledger.store.AskedSubmissions.Asked;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.slf4j.Logger;
@@ -109,7 +110,11 @@ class Handing {
     /** Asks again what was not answered. */
     void again() {
         try {
-            for (Asked one : asked.toTry(UNTRIED, MOST_AT_ONCE)) {
+            // Of one name the earlier term first: the later may depend on it.
+            List<Asked> inOrder = asked.toTry(UNTRIED, MOST_AT_ONCE).stream()
+                    .sorted(Comparator.comparing(Asked::id))
+                    .toList();
+            for (Asked one : inOrder) {
                 if (trying(one).isEmpty()) {
                     return;
                 }
