@@ -24,9 +24,11 @@ import ample.ledger.web.term.Terms;
 import ample.ledger.web.visit.Visit;
 import ample.ledger.web.visit.Visits;
 import jakarta.servlet.http.HttpServletRequest;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -154,22 +156,22 @@ class ReadyController {
     }
 
     /**
-     * Hands a submission over and goes back to where its answers are shown.
+     * Hands the requests of the form, {@code ask}, over and goes back to where its answers are shown.
      *
      * @param id its name, made with the form: sent twice it is decided once
-     * @param ask the requests
      * @param back the page that shows the answers
      */
     @PostMapping("/{term}/ready/submit")
     String submit(
             @PathVariable TermCode term,
             @RequestParam(defaultValue = "") String id,
-            @RequestParam(defaultValue = "") List<String> ask,
             @RequestParam(defaultValue = "") String back,
             HttpServletRequest request,
             RedirectAttributes told) {
         Optional<String> student = Keeping.studentName(request);
-        List<Request> requests = ask.stream()
+        // Not as a list that is bound: a single value would be taken apart at the commas between its sections.
+        List<Request> requests = Stream.ofNullable(request.getParameterValues("ask"))
+                .flatMap(Arrays::stream)
                 .limit(MOST_REQUESTS)
                 .flatMap(token -> RequestTokens.parse(token).stream())
                 .toList();

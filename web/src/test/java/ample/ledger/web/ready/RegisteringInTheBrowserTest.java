@@ -152,19 +152,20 @@ class RegisteringInTheBrowserTest {
         assertThat(page.locator(".says")).containsText("registered in nothing yet");
     }
 
+    /** A lecture with its discussion. */
     @Test
     @Order(4)
     void twoWindowsAskForOneSeatOnce(Tabs tabs) {
         Page page = signedIn(tabs, "student-33", false);
-        plan(page, "40413");
+        plan(page, "40257", "40264");
         Page second = page.context().newPage();
         second.navigate(ledger.root() + "/autumn-2031/ready");
 
         submit(page).click();
         submit(second).click();
 
-        assertThat(line(page, "MYCO 101 X1z")).containsText("Done: you are registered.");
-        assertThat(line(second, "MYCO 101 X1z")).containsText("You are registered in MYCO 101 X1z.");
+        assertThat(line(page, "CART 105 T1")).containsText("Done: you are registered.");
+        assertThat(line(second, "CART 105 T1")).containsText("You are registered in CART 105 T1.");
         second.navigate(ledger.root() + "/autumn-2031/registration");
         assertThat(second.locator(".says")).containsText("registered in 1 course");
     }
