@@ -156,15 +156,6 @@ public class Registry implements SmartLifecycle {
         return read(now -> book.registration(student, now));
     }
 
-    /** All pools as they stand. */
-    public Map<PoolName, Pool> pools() {
-        return read(now -> {
-            Map<PoolName, Pool> pools = new LinkedHashMap<>();
-            names().forEach(name -> pools.put(name, book.pool(name)));
-            return pools;
-        });
-    }
-
     private <T> T read(Function<Instant, T> question) {
         lock.lock();
         try {

@@ -5,13 +5,13 @@ import ample.ledger.core.plan.PostedSchedules;
 import ample.ledger.core.readiness.Foretold;
 import ample.ledger.core.readiness.Steps;
 import ample.ledger.core.registrar.Registration;
-import ample.ledger.core.registrar.StudentFile;
 import ample.ledger.core.registrar.rules.Registrant;
 import ample.ledger.core.schedule.SeasonCode;
 import ample.ledger.core.schedule.SeatPool;
 import ample.ledger.core.schedule.TermCode;
 import ample.ledger.web.term.Terms;
 import ample.ledger.web.visit.Visit;
+import java.util.Optional;
 
 /**
  * A signed-in student whose registrar takes submissions: what they have there, and what they would be answered.
@@ -21,8 +21,12 @@ import ample.ledger.web.visit.Visit;
  */
 record AtRegistrar(Visit visit, Terms terms, Registrant who, Registration has) {
 
-    static AtRegistrar of(Visit visit, Terms terms, StudentFile file, Registration has) {
-        return new AtRegistrar(visit, terms, Registrant.of(file, visit.posted()), has);
+    /** Empty for a guest, and where the registrar takes no submissions or does not answer. */
+    static Optional<AtRegistrar> of(Visit visit, Terms terms) {
+        return visit.registrar()
+                .file()
+                .flatMap(file -> visit.registration()
+                        .map(has -> new AtRegistrar(visit, terms, Registrant.of(file, visit.posted()), has)));
     }
 
     PostedSchedules posted() {

@@ -3,9 +3,7 @@ package ample.ledger.web.ready;
 import ample.ledger.core.browse.brief.Brief;
 import ample.ledger.core.registrar.Registrar;
 import ample.ledger.core.registrar.RegistrarAwayException;
-import ample.ledger.core.registrar.Registration;
 import ample.ledger.core.registrar.Request;
-import ample.ledger.core.registrar.StudentFile;
 import ample.ledger.core.registrar.Submission;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.TermCode;
@@ -102,13 +100,12 @@ class ReadyController {
 
     private ReadyPage page(ReadyAsk ask, Visit visit, HttpServletRequest request, List<String> told) {
         Schedule schedule = terms.get(ask.term()).schedule();
-        Optional<StudentFile> file = visit.registrar().file();
-        Optional<Registration> has = visit.registration();
-        if (file.isEmpty() || has.isEmpty()) {
+        Optional<AtRegistrar> there = AtRegistrar.of(visit, terms);
+        if (there.isEmpty()) {
             return nothing(ask, visit, request, told);
         }
-        String student = file.get().student();
-        return new ReadyPages(AtRegistrar.of(visit, terms, file.get(), has.get()), schedule, ask)
+        String student = there.get().who().student();
+        return new ReadyPages(there.get(), schedule, ask)
                 .page(told, submitted(student, ask.submitted()), handing.unanswered(student));
     }
 

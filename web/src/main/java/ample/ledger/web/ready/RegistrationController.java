@@ -3,8 +3,6 @@ package ample.ledger.web.ready;
 import ample.ledger.core.browse.brief.Brief;
 import ample.ledger.core.registrar.Registrar;
 import ample.ledger.core.registrar.RegistrarAwayException;
-import ample.ledger.core.registrar.Registration;
-import ample.ledger.core.registrar.StudentFile;
 import ample.ledger.core.registrar.Submission;
 import ample.ledger.core.schedule.TermCode;
 import ample.ledger.web.guest.Keeping;
@@ -60,7 +58,7 @@ class RegistrationController {
             Model model) {
         Visit visit = visits.of(request, preferences);
         head.put(model, request, places.place(term), Brief.EVERYTHING, "/" + term + "/registration");
-        Optional<AtRegistrar> student = student(visit);
+        Optional<AtRegistrar> student = AtRegistrar.of(visit, terms);
         model.addAttribute(
                 "page", student.map(some -> page(some, term)).orElseGet(() -> nothing(term, visit, request)));
         model.addAttribute("submitted", submitted);
@@ -79,12 +77,6 @@ class RegistrationController {
         } catch (RegistrarAwayException away) {
             return List.of();
         }
-    }
-
-    private Optional<AtRegistrar> student(Visit visit) {
-        Optional<StudentFile> file = visit.registrar().file();
-        Optional<Registration> has = visit.registration();
-        return file.flatMap(some -> has.map(there -> AtRegistrar.of(visit, terms, some, there)));
     }
 
     private static RegistrationPage nothing(TermCode term, Visit visit, HttpServletRequest request) {
@@ -124,7 +116,7 @@ class RegistrationController {
             Model model) {
         Visit visit = visits.of(request, preferences);
         Optional<ChangePage> page = entry.matches("[\\w-]+\\.\\d+")
-                ? student(visit)
+                ? AtRegistrar.of(visit, terms)
                         .flatMap(student -> new RegistrationPages(
                                         student, terms.get(term).schedule())
                                 .change(RequestTokens.entry(entry)))
@@ -144,7 +136,8 @@ class RegistrationController {
             @ModelAttribute(name = "preferences", binding = false) Preferences preferences,
             HttpServletRequest request) {
         Visit visit = visits.of(request, preferences);
-        AtRegistrar student = student(visit).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
+        AtRegistrar student =
+                AtRegistrar.of(visit, terms).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"registration.txt\"")
                 .body(new RegistrationPages(student, terms.get(term).schedule())

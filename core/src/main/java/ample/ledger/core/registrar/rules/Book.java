@@ -94,11 +94,6 @@ public final class Book {
         return Set.copyOf(waited);
     }
 
-    /** The students who have anything. */
-    public Set<String> students() {
-        return Set.copyOf(students.keySet());
-    }
-
     /** What a student has at a moment. */
     public Registration registration(String student, Instant now) {
         Enrolment own = of(student);
