@@ -28,6 +28,8 @@ public final class Readings {
     /** Many sections share a span. */
     private final Map<Span, List<Reason>> inTime = new ConcurrentHashMap<>();
 
+    private final Map<Span, List<BindingDate>> dates = new ConcurrentHashMap<>();
+
     public Readings(Schedule schedule, Person person) {
         this.schedule = schedule;
         this.person = person;
@@ -94,7 +96,14 @@ public final class Readings {
         return status;
     }
 
-    private List<Reason> reasons(Section section) {
+    /** The dates that bind sections of {@code span}, in order. */
+    public List<BindingDate> datesOf(Span span) {
+        return dates.computeIfAbsent(
+                span, absent -> BindingDate.of(span, schedule.lists().bindingRules()));
+    }
+
+    /** Why the person cannot take a section that is held, or perhaps not, whatever its seats: first what time decides. */
+    public List<Reason> reasons(Section section) {
         List<Reason> ofTime = inTime.computeIfAbsent(section.span(), this::inTime);
         List<Reason> ofPeople = Stream.concat(
                         section.course().rules().restrictions().stream(), section.restrictions().stream())
@@ -114,7 +123,7 @@ public final class Readings {
     }
 
     private List<Reason> inTime(Span span) {
-        Optional<Reason> ended = BindingDate.of(span, schedule.lists().bindingRules()).stream()
+        Optional<Reason> ended = datesOf(span).stream()
                 .filter(date -> date.rule().purpose() == BindingRule.Purpose.ADD)
                 .filter(date -> date.date().isBefore(person.today()))
                 .<Reason>map(Reason.AddingEnded::new)

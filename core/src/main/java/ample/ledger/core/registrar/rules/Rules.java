@@ -3,6 +3,7 @@ package ample.ledger.core.registrar.rules;
 import ample.ledger.core.plan.Attendance;
 import ample.ledger.core.plan.PostedSchedules;
 import ample.ledger.core.reading.BindingDate;
+import ample.ledger.core.reading.Readings;
 import ample.ledger.core.registrar.Answer;
 import ample.ledger.core.registrar.Entry;
 import ample.ledger.core.registrar.Refusal;
@@ -16,7 +17,6 @@ import ample.ledger.core.schedule.TermCode;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -352,10 +352,9 @@ public final class Rules {
 
     /** After the last of its dates to drop or withdraw nobody gives it up. */
     private static Optional<Refusal> tooLate(Attendance one, Asked asked) {
-        LocalDate today = LocalDateTime.ofInstant(
-                        asked.now(), one.schedule().institution().zone())
-                .toLocalDate();
-        return BindingDate.of(one.section().span(), one.schedule().lists().bindingRules()).stream()
+        Readings readings = asked.who().readings(one.schedule(), asked.now());
+        LocalDate today = readings.person().today();
+        return readings.datesOf(one.section().span()).stream()
                 .filter(date ->
                         date.rule().purpose() == Purpose.DROP || date.rule().purpose() == Purpose.WITHDRAW)
                 .map(BindingDate::date)

@@ -104,7 +104,7 @@ record WhatGoes(Registrant who, List<Attendance> before, List<Attendance> after,
 
     /** Of what comes, and of what stays without what it needs. */
     private void corequisites(List<Refusal> refusals) {
-        Set<CourseCode> onRecord = who.record().passedOrInProgress();
+        Set<CourseCode> onRecord = who.onRecord();
         for (Attendance one : after) {
             if (!one.leads()) {
                 continue;
@@ -177,7 +177,7 @@ record WhatGoes(Registrant who, List<Attendance> before, List<Attendance> after,
 
     /** Credit is not given beside a course that is on the record. */
     private void onRecord(List<Refusal> refusals) {
-        Set<CourseCode> onRecord = who.record().passedOrInProgress();
+        Set<CourseCode> onRecord = who.onRecord();
         for (Attendance one : in) {
             if (one.leads()) {
                 CourseCode own = one.section().course().code();

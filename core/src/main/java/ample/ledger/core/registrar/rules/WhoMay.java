@@ -1,7 +1,6 @@
 package ample.ledger.core.registrar.rules;
 
 import ample.ledger.core.plan.Attendance;
-import ample.ledger.core.reading.Readings;
 import ample.ledger.core.reading.StatusReading;
 import ample.ledger.core.registrar.Entry;
 import ample.ledger.core.registrar.Hold;
@@ -17,10 +16,8 @@ import java.time.Instant;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -39,8 +36,6 @@ final class WhoMay {
 
     /** What the student has, and would have, of all terms. */
     private final Collection<Attendance> held;
-
-    private final Map<Schedule, Readings> readings = new HashMap<>();
 
     WhoMay(Registrant who, Collection<Attendance> held, Instant now) {
         this.who = who;
@@ -63,19 +58,14 @@ final class WhoMay {
         }
         if (section.section().cancelled()) {
             refusals.add(Refusal.of(Reason.CANCELLED, about, section + " is cancelled."));
+            return refusals;
         }
-        readings
-                .computeIfAbsent(section.schedule(), schedule -> new Readings(schedule, who.person(schedule, now)))
-                .of(section.section(), section.section().pool())
-                .reasons()
-                .stream()
+        who.readings(section.schedule(), now).reasons(section.section()).stream()
                 .filter(reason -> !(reason instanceof StatusReading.Reason.AsksPermission))
                 .flatMap(reason -> refusal(reason, about).stream())
                 .forEach(refusals::add);
-        if (section.section().cancelled()) {
-            return refusals;
-        }
-        if (section.leads()) {
+        if (section.leads()
+                && !section.section().course().rules().prerequisites().isEmpty()) {
             refusals.addAll(before(section));
         }
         return refusals;
