@@ -85,17 +85,14 @@ interface JournalMapper {
     void remove(
             @Param("terms") String[] terms, @Param("entries") String[] entries, @Param("students") String[] students);
 
-    @Select("SELECT nextval('change')")
-    @Options(flushCache = Options.FlushCachePolicy.TRUE)
-    long nextChange();
-
+    /** All of them as one change. */
     @Insert("INSERT INTO seats (term, pool, enrolled, waiting, promised, claimed, most, at, change)"
-            + " SELECT term, pool, enrolled, waiting, promised, claimed::integer[], most, #{at}, #{change}"
+            + " SELECT term, pool, enrolled, waiting, promised, claimed::integer[], most, #{at}, (SELECT nextval('change'))"
             + " FROM unnest(#{rows.terms" + ARRAY + ", #{rows.pools" + ARRAY + ", #{rows.enrolled" + ARRAY
             + ", #{rows.waiting" + ARRAY + ", #{rows.promised" + ARRAY + ", #{rows.claimed" + ARRAY + ", #{rows.most"
             + ARRAY
             + ") AS rows (term, pool, enrolled, waiting, promised, claimed, most)"
             + " ON CONFLICT (term, pool) DO UPDATE SET enrolled = EXCLUDED.enrolled, waiting = EXCLUDED.waiting,"
             + " promised = EXCLUDED.promised, claimed = EXCLUDED.claimed, at = EXCLUDED.at, change = EXCLUDED.change")
-    void seats(@Param("rows") SeatRows rows, @Param("at") Instant at, @Param("change") long change);
+    void seats(@Param("rows") SeatRows rows, @Param("at") Instant at);
 }

@@ -7,8 +7,6 @@ import ample.ledger.core.registrar.Submission;
 import ample.ledger.core.registrar.rules.Book;
 import ample.ledger.core.registrar.rules.Decision;
 import ample.ledger.core.registrar.rules.Fact;
-import ample.ledger.core.registrar.rules.Fact.Kind;
-import ample.ledger.core.registrar.rules.Pool;
 import ample.ledger.core.registrar.rules.PoolName;
 import ample.ledger.core.registrar.rules.Registrant;
 import ample.ledger.core.registrar.rules.Rules;
@@ -23,7 +21,6 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.BlockingQueue;
@@ -54,7 +51,7 @@ public class Registry implements SmartLifecycle {
     private static final int LONGEST_QUEUE = 50_000;
     private static final int SECONDS = 10;
 
-    private final JournalMapper mapper;
+    private final Journal journal;
     private final Registrants registrants;
     private final PostedSchedules posted;
     private final InstitutionClock clock;
@@ -76,7 +73,7 @@ public class Registry implements SmartLifecycle {
     private volatile boolean running;
 
     Registry(
-            JournalMapper mapper,
+            Journal journal,
             Registrants registrants,
             PostedSchedules posted,
             InstitutionClock clock,
@@ -84,7 +81,7 @@ public class Registry implements SmartLifecycle {
             PlatformTransactionManager transactions,
             JsonMapper json,
             StandinSettings settings) {
-        this.mapper = mapper;
+        this.journal = journal;
         this.registrants = registrants;
         this.posted = posted;
         this.clock = clock;
@@ -107,7 +104,7 @@ public class Registry implements SmartLifecycle {
             implements Job {
 
         String key() {
-            return who.student() + " " + id;
+            return Journal.key(who.student(), id);
         }
     }
 
@@ -170,7 +167,7 @@ public class Registry implements SmartLifecycle {
 
     /** All submissions of a student, the latest first. */
     public List<Submission> submissions(String student) {
-        return mapper.ofStudent(student).stream().map(this::submission).toList();
+        return journal.ofStudent(student).stream().map(this::submission).toList();
     }
 
     private Submission submission(SubmissionRow row) {
@@ -190,7 +187,7 @@ public class Registry implements SmartLifecycle {
     private void reload() {
         Book again = rules.book();
         names().forEach(again::pool);
-        List<JournalRow> rows = mapper.after(0);
+        List<JournalRow> rows = journal.all();
         rows.stream().map(JournalRows::fact).forEach(again::apply);
         book = again;
         known = rows.isEmpty() ? 0 : rows.get(rows.size() - 1).number();
@@ -232,7 +229,7 @@ public class Registry implements SmartLifecycle {
 
     /** @return gives everybody their answers, once it is committed */
     private Runnable decideAll(List<Job> some) {
-        if (mapper.alone() != known || stale) {
+        if (journal.alone() != known || stale) {
             reload();
         }
         // As fine as the database keeps it: an answer that is given again is the same.
@@ -257,7 +254,7 @@ public class Registry implements SmartLifecycle {
                 answers.add(() -> others.done().complete(true));
             }
         }
-        keep(fresh.stream().map(Answered::row).toList(), rows, now);
+        journal.keep(fresh.stream().map(Answered::row).toList(), rows, now, book::pool);
         known += rows.facts().size();
         boolean changed = !rows.facts().isEmpty();
         return () -> {
@@ -274,12 +271,10 @@ public class Registry implements SmartLifecycle {
                 .map(Asked.class::cast)
                 .toList();
         Map<String, Answered> before = new HashMap<>();
-        if (!asked.isEmpty()) {
-            mapper.answered(
-                            asked.stream().map(one -> one.who().student()).toArray(String[]::new),
-                            asked.stream().map(Asked::id).toArray(String[]::new))
-                    .forEach(row -> before.put(row.student() + " " + row.id(), new Answered(row, submission(row))));
-        }
+        journal.answered(
+                        asked.stream().map(one -> one.who().student()).toList(),
+                        asked.stream().map(Asked::id).toList())
+                .forEach((key, row) -> before.put(key, new Answered(row, submission(row))));
         return before;
     }
 
@@ -300,48 +295,6 @@ public class Registry implements SmartLifecycle {
             asked.done().complete(answered.submission());
         } else {
             asked.done().completeExceptionally(new UsedBeforeException());
-        }
-    }
-
-    private void keep(List<SubmissionRow> submissions, JournalRows rows, Instant now) {
-        if (!submissions.isEmpty()) {
-            mapper.keep(
-                    submissions.stream().map(SubmissionRow::student).toArray(String[]::new),
-                    submissions.stream().map(SubmissionRow::id).toArray(String[]::new),
-                    submissions.stream().map(SubmissionRow::asked).toArray(String[]::new),
-                    submissions.stream().map(SubmissionRow::answered).toArray(String[]::new),
-                    now);
-        }
-        if (rows.facts().isEmpty()) {
-            return;
-        }
-        mapper.add(rows, now);
-        // Of one section that a student had, gave up and has again within one commit, only the last word counts.
-        Map<String, Fact> last = new LinkedHashMap<>();
-        rows.facts().stream()
-                .filter(fact -> fact.kind() == Kind.REGISTERED || fact.kind() == Kind.DROPPED)
-                .filter(fact -> registrants.of(fact.student()).isPresent())
-                .forEach(fact -> last.put(fact.student() + " " + fact.part(), fact));
-        write(last, Kind.DROPPED);
-        write(last, Kind.REGISTERED);
-        Map<PoolName, Pool> pools = new LinkedHashMap<>();
-        rows.facts().stream().map(Fact::poolName).forEach(name -> pools.put(name, book.pool(name)));
-        mapper.seats(new SeatRows(pools), now, mapper.nextChange());
-    }
-
-    private void write(Map<String, Fact> last, Kind kind) {
-        List<Fact> facts =
-                last.values().stream().filter(fact -> fact.kind() == kind).toList();
-        if (facts.isEmpty()) {
-            return;
-        }
-        String[] terms = facts.stream().map(fact -> fact.part().term()).toArray(String[]::new);
-        String[] entries = facts.stream().map(fact -> fact.part().number()).toArray(String[]::new);
-        String[] students = facts.stream().map(Fact::student).toArray(String[]::new);
-        if (kind == Kind.REGISTERED) {
-            mapper.register(terms, entries, students);
-        } else {
-            mapper.remove(terms, entries, students);
         }
     }
 

@@ -127,7 +127,7 @@ public record ReadyPage(
     /**
      * What was sent last.
      *
-     * @param says when the registrar has answered, and how many were done; or that it has not; empty where nothing was sent
+     * @param says when the registrar has answered and how many were done, or that it has not answered yet; empty where nothing was sent
      * @param waiting whether the answer is still awaited
      * @param others answers to what is not in the plan
      */

@@ -12,9 +12,9 @@ import java.util.Optional;
  * @param student to whom
  * @param part the section; the pool is named beside it, so that facts can be read without the schedule of that day
  * @param pool the code of its pool
- * @param heldFor for whom the seat was held, in the words of the pool; empty for a seat that is anybody's, and of a waitlist
- * @param set what is wanted in the end, of a place on a waitlist and of an offer; none of anything else
- * @param until when an offer lapses; empty of anything else
+ * @param heldFor for whom the seat was held, in the words of the pool; empty where it was held for nobody, and for a place on a waitlist
+ * @param set of a place on a waitlist and of an offer, the sections that are wanted in the end; otherwise none
+ * @param until of an offer, when it lapses; otherwise empty
  */
 public record Fact(
         Kind kind, String student, Entry part, String pool, String heldFor, List<Entry> set, Optional<Instant> until) {

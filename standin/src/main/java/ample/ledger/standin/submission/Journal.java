@@ -1,0 +1,104 @@
+package ample.ledger.standin.submission;
+
+import ample.ledger.core.registrar.rules.Fact;
+import ample.ledger.core.registrar.rules.Fact.Kind;
+import ample.ledger.core.registrar.rules.Pool;
+import ample.ledger.core.registrar.rules.PoolName;
+import ample.ledger.standin.submission.JournalMapper.JournalRow;
+import ample.ledger.standin.submission.JournalMapper.SubmissionRow;
+import java.time.Instant;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+
+/** All that has happened and all that was answered, as the database keeps it, with what can be made again from that beside it. */
+@Component
+class Journal {
+
+    private final JournalMapper mapper;
+    private final Registrants registrants;
+
+    Journal(JournalMapper mapper, Registrants registrants) {
+        this.mapper = mapper;
+        this.registrants = registrants;
+    }
+
+    /** Waits until nobody else decides, and keeps all others waiting until this transaction ends; the number of the last fact. */
+    long alone() {
+        return mapper.alone();
+    }
+
+    List<JournalRow> all() {
+        return mapper.after(0);
+    }
+
+    List<SubmissionRow> ofStudent(String student) {
+        return mapper.ofStudent(student);
+    }
+
+    /** Of submissions, each named by its student and its own name, those that are answered, by {@link #key}. */
+    Map<String, SubmissionRow> answered(List<String> students, List<String> ids) {
+        return students.isEmpty()
+                ? Map.of()
+                : mapper.answered(students.toArray(String[]::new), ids.toArray(String[]::new)).stream()
+                        .collect(Collectors.toMap(row -> key(row.student(), row.id()), row -> row));
+    }
+
+    static String key(String student, String id) {
+        return student + " " + id;
+    }
+
+    /**
+     * Keeps what was decided together.
+     *
+     * @param pools how a pool stands after it
+     */
+    void keep(List<SubmissionRow> submissions, JournalRows rows, Instant now, Function<PoolName, Pool> pools) {
+        if (!submissions.isEmpty()) {
+            mapper.keep(
+                    column(submissions, SubmissionRow::student),
+                    column(submissions, SubmissionRow::id),
+                    column(submissions, SubmissionRow::asked),
+                    column(submissions, SubmissionRow::answered),
+                    now);
+        }
+        if (rows.facts().isEmpty()) {
+            return;
+        }
+        mapper.add(rows, now);
+        // Of one section that a student had, gave up and has again within one commit, only the last word counts.
+        Map<String, Fact> last = new LinkedHashMap<>();
+        rows.facts().stream()
+                .filter(fact -> fact.kind() == Kind.REGISTERED || fact.kind() == Kind.DROPPED)
+                .filter(fact -> registrants.of(fact.student()).isPresent())
+                .forEach(fact -> last.put(fact.student() + " " + fact.part(), fact));
+        write(last, Kind.DROPPED);
+        write(last, Kind.REGISTERED);
+        Map<PoolName, Pool> changed = new LinkedHashMap<>();
+        rows.facts().stream().map(Fact::poolName).forEach(name -> changed.computeIfAbsent(name, pools));
+        mapper.seats(new SeatRows(changed), now);
+    }
+
+    private void write(Map<String, Fact> last, Kind kind) {
+        List<Fact> facts =
+                last.values().stream().filter(fact -> fact.kind() == kind).toList();
+        if (facts.isEmpty()) {
+            return;
+        }
+        String[] terms = column(facts, fact -> fact.part().term());
+        String[] entries = column(facts, fact -> fact.part().number());
+        String[] students = column(facts, Fact::student);
+        if (kind == Kind.REGISTERED) {
+            mapper.register(terms, entries, students);
+        } else {
+            mapper.remove(terms, entries, students);
+        }
+    }
+
+    private static <T> String[] column(List<T> rows, Function<T, String> value) {
+        return rows.stream().map(value).toArray(String[]::new);
+    }
+}
