@@ -1,5 +1,6 @@
 package ample.ledger.web;
 
+import ample.ledger.core.fixtures.StolenTime;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Page;

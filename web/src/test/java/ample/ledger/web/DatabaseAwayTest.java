@@ -62,7 +62,14 @@ class DatabaseAwayTest {
         cluster = Files.createTempDirectory("ledger-away");
         TestDatabase.run("start", cluster.toString(), "--throw-away");
         ledger = LedgerInstance.start(
-                TestDatabase.create(cluster), "--ledger.post=" + Schedules.kernel(), "--ledger.limits.at-once=1000");
+                TestDatabase.create(cluster),
+                "--ledger.post=" + Schedules.kernel(),
+                "--ledger.limits.at-once=1000",
+                // As the program has them.
+                "--spring.datasource.hikari.connection-timeout=2000",
+                "--spring.datasource.hikari.data-source-properties.connectTimeout=2",
+                "--spring.datasource.hikari.data-source-properties.loginTimeout=2",
+                "--spring.datasource.hikari.data-source-properties.socketTimeout=2");
     }
 
     @AfterAll

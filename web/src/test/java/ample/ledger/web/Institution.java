@@ -32,9 +32,11 @@ public final class Institution implements AutoCloseable {
 
     private final TestDatabase database = TestDatabase.create();
     private final int port = freePort();
+    private final List<String> options;
     private Process process;
 
-    private Institution() {
+    private Institution(List<String> options) {
+        this.options = options;
         this.process = run();
     }
 
@@ -47,9 +49,13 @@ public final class Institution implements AutoCloseable {
         return shared;
     }
 
-    /** One of the test's own, which it may stop and start again. */
-    public static Institution start() {
-        Institution institution = new Institution();
+    /**
+     * One of the test's own, which it may stop and start again.
+     *
+     * @param options which take the place of those that it has otherwise
+     */
+    public static Institution start(String... options) {
+        Institution institution = new Institution(List.of(options));
         institution.await();
         return institution;
     }
@@ -111,6 +117,9 @@ public final class Institution implements AutoCloseable {
                 "--standin.client=" + SECRET,
                 "--logging.level.root=warn",
                 "--spring.main.banner-mode=off"));
+        // What is given twice would be taken for a list.
+        command.removeIf(usual -> options.stream().anyMatch(own -> usual.startsWith(own.replaceFirst("=.*", "="))));
+        command.addAll(options);
         try {
             return new ProcessBuilder(command)
                     .redirectErrorStream(true)

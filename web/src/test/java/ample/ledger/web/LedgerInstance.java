@@ -40,8 +40,13 @@ public record LedgerInstance(ConfigurableApplicationContext context, URI root) i
                 "--ledger.sign-in.client-secret=" + Institution.SECRET,
                 "--ledger.registrar.address=" + Institution.shared().registrar(),
                 "--ledger.registrar.key=" + Institution.SECRET,
-                // A busy machine is not a database that is away.
+                // A busy machine is neither a database nor a registrar that is away.
                 "--ledger.patience=2s",
+                "--ledger.registrar.patience=10s",
+                "--spring.datasource.hikari.connection-timeout=20000",
+                "--spring.datasource.hikari.data-source-properties.connectTimeout=20",
+                "--spring.datasource.hikari.data-source-properties.loginTimeout=20",
+                "--spring.datasource.hikari.data-source-properties.socketTimeout=20",
                 "--ledger.clock=2031-06-17T08:41:00Z",
                 "--logging.level.root=warn",
                 "--spring.main.banner-mode=off"));

@@ -1,5 +1,6 @@
 package ample.ledger.web;
 
+import ample.ledger.core.fixtures.StolenTime;
 import java.io.IOException;
 import java.net.URI;
 import java.net.http.HttpRequest;

@@ -36,7 +36,7 @@ public final class SignIn {
      * @param back where to go afterwards
      * @return what the application answers in the end
      */
-    static HttpResponse<String> by(HttpClient client, URI root, String name, String back)
+    public static HttpResponse<String> by(HttpClient client, URI root, String name, String back)
             throws IOException, InterruptedException {
         HttpResponse<String> form = upTo(
                 client,

@@ -1,5 +1,6 @@
 package ample.ledger.web.ready;
 
+import ample.ledger.web.ready.ReadyPage.Said;
 import ample.ledger.web.ready.RegistrationPage.Act;
 import ample.ledger.web.ready.RegistrationPage.Part;
 import java.util.List;
@@ -18,7 +19,7 @@ public record ChangePage(
         String back,
         String name,
         List<Part> parts,
-        List<String> costs,
+        List<Said> costs,
         List<String> refused,
         Act drop,
         List<Swap> swaps,

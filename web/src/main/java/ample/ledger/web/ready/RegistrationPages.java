@@ -16,6 +16,7 @@ import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Term;
 import ample.ledger.store.AskedSubmissions.Asked;
 import ample.ledger.web.ready.ChangePage.Swap;
+import ample.ledger.web.ready.ReadyPage.Said;
 import ample.ledger.web.ready.RegistrationPage.Act;
 import ample.ledger.web.ready.RegistrationPage.Line;
 import ample.ledger.web.ready.RegistrationPage.OfTerm;
@@ -264,21 +265,24 @@ final class RegistrationPages {
                 act(request));
     }
 
-    /** What giving a section up costs now, and until when. */
-    private List<String> costs(Attendance lead) {
+    /** What giving a section up costs now, and until when. What is over since is marked. */
+    private List<Said> costs(Attendance lead) {
         LocalDate today = LocalDateTime.ofInstant(
                         now, lead.schedule().institution().zone())
                 .toLocalDate();
         return BindingDate.of(lead.section().span(), lead.schedule().lists().bindingRules()).stream()
                 .filter(date -> Stream.of(Purpose.REFUND, Purpose.DROP, Purpose.WITHDRAW)
                         .anyMatch(date.rule().purpose()::equals))
-                .map(date -> "%s%s: %s. %s"
-                        .formatted(
-                                today.isAfter(date.date()) ? "Over since then – " : "",
-                                date.rule().name(),
-                                Words.date(date.date()),
-                                date.rule().meaning().orElse("")))
+                .map(date -> cost(date, today.isAfter(date.date())))
                 .toList();
+    }
+
+    private static Said cost(BindingDate date, boolean over) {
+        String meaning = date.rule().meaning().map(" "::concat).orElse("");
+        return over
+                ? new Said(
+                        "fails", "Over: %s was %s.%s".formatted(date.rule().name(), Words.date(date.date()), meaning))
+                : new Said("", "%s: %s.%s".formatted(date.rule().name(), Words.date(date.date()), meaning));
     }
 
     /** A confirmation to save, as plain text. */

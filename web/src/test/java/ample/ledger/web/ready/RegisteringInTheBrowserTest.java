@@ -33,13 +33,15 @@ class RegisteringInTheBrowserTest {
 
     @BeforeAll
     static void start() {
-        institution = Institution.start();
+        // Before the second-year student's opening.
+        institution = Institution.start("--standin.clock=2031-06-15T08:41:00Z");
         ledger = LedgerInstance.start(
                 TestDatabase.create(),
                 "--ledger.post=" + Schedules.kernel(),
                 "--ledger.sign-in.issuer=" + institution.root(),
                 "--ledger.registrar.address=" + institution.registrar(),
                 "--ledger.registrar.follow-clock=true",
+                "--ledger.clock=2031-06-15T08:41:00Z",
                 "--ledger.limits.sign-ins=1000");
     }
 
@@ -89,9 +91,30 @@ class RegisteringInTheBrowserTest {
         assertThat(page.locator("main")).containsText("The library desk lifts it");
     }
 
-    /** Before the opening two things are mended; at the opening, without a hand on the page, it can be sent. */
+    /** In the second year of Glaciology: a lab is missing, and a studio is full. */
     @Test
     @Order(2)
+    void theSecondYearStudentMendsTwoThingsAndSubmitsAtTheOpening(Tabs tabs) throws Exception {
+        Page page = signedIn(tabs, "maris", true);
+        plan(page, "40129", "40302");
+
+        assertThat(page.locator(".says")).containsText("need something first");
+        line(page, "TIDE 214 T1").getByText("Add TIDE 214 T1-").first().click();
+        line(page, "CART 331 T2").getByText("Wait: you would be").click();
+        assertThat(page.locator(".says")).containsText("would go through at your opening");
+        assertThat(submit(page)).isDisabled();
+
+        institution.moveClock("2031-06-16T08:00");
+
+        assertThat(submit(page)).isEnabled(new IsEnabledOptions().setTimeout(60_000));
+        submit(page).click();
+        assertThat(line(page, "TIDE 214 T1")).containsText("Done: you are registered.");
+        assertThat(line(page, "CART 331 T2")).containsText("you wait, 3rd of 3");
+    }
+
+    /** Before the opening two things are mended; at the opening, without a hand on the page, it can be sent. */
+    @Test
+    @Order(3)
     void readyBeforeTheOpeningAndSubmittedAtIt(Tabs tabs) throws Exception {
         Page page = signedIn(tabs, "tamsin", true);
         plan(page, "40630", "40108", "40413");
@@ -132,7 +155,7 @@ class RegisteringInTheBrowserTest {
 
     @ParameterizedTest
     @CsvSource({"student-31, true", "student-32, false"})
-    @Order(3)
+    @Order(4)
     void aSeatIsHadSwappedAndGivenUp(String student, boolean scripts, Tabs tabs) {
         Page page = signedIn(tabs, student, scripts);
         plan(page, "40413");
@@ -154,7 +177,7 @@ class RegisteringInTheBrowserTest {
 
     /** A lecture with its discussion. */
     @Test
-    @Order(4)
+    @Order(5)
     void twoWindowsAskForOneSeatOnce(Tabs tabs) {
         Page page = signedIn(tabs, "student-33", false);
         plan(page, "40257", "40264");
@@ -172,7 +195,7 @@ class RegisteringInTheBrowserTest {
 
     /** One seat is left. Whoever comes second waits, is offered it, and takes it up; the next lets it lapse. */
     @Test
-    @Order(5)
+    @Order(6)
     void aPlaceOnTheWaitlistBecomesASeat(Tabs tabs) throws Exception {
         Page first = signedIn(tabs, "student-41", true);
         plan(first, "40702");
@@ -217,7 +240,7 @@ class RegisteringInTheBrowserTest {
 
     /** The institution ends between asking and hearing, and comes back. */
     @Test
-    @Order(6)
+    @Order(7)
     void aBrokenLineIsMendedWithoutTheStudent(Tabs tabs) {
         Page page = signedIn(tabs, "student-34", true);
         plan(page, "40413");
@@ -238,5 +261,43 @@ class RegisteringInTheBrowserTest {
                 .containsText("Done: you are registered.", new ContainsTextOptions().setTimeout(90_000));
         page.navigate(ledger.root() + "/autumn-2031/registration");
         assertThat(page.locator("section[aria-labelledby='history'] details")).hasCount(1);
+    }
+
+    /** The last seat goes to another while one looks at it. */
+    @Test
+    @Order(8)
+    void whoSwapsForASeatThatIsGoneKeepsTheirOwn(Tabs tabs) {
+        Page page = signedIn(tabs, "student-45", true);
+        plan(page, "40709");
+        submit(page).click();
+        assertThat(line(page, "RHET 101 X2z")).containsText("Done: you are registered.");
+        page.navigate(ledger.root() + "/autumn-2031/registration");
+        page.getByText("Drop or swap").click();
+        Locator last = page.locator("tr", new Page.LocatorOptions().setHasText("RHET 101 X1v"));
+        assertThat(last).containsText("has a seat for you");
+        Page other = signedIn(tabs, "student-46", true);
+        plan(other, "40702");
+        submit(other).click();
+        assertThat(line(other, "RHET 101 X1v")).containsText("Done: you are registered.");
+
+        last.getByText("Swap for it").click();
+
+        assertThat(page.locator(".told")).containsText("No seat of RHET 101 X1v is free");
+        assertThat(page.locator("section[aria-labelledby='term-0']")).containsText("RHET 101 X2z");
+    }
+
+    /** The same student, when fees are no longer paid back. */
+    @Test
+    @Order(9)
+    void whoDropsLateIsWarnedOfWhatItCosts(Tabs tabs) throws Exception {
+        institution.moveClock("2031-09-23T09:00");
+        Page page = signedIn(tabs, "student-45", true);
+        page.navigate(ledger.root() + "/autumn-2031/registration");
+        page.getByText("Drop or swap").click();
+
+        assertThat(page.locator("#drop ~ ul .fails"))
+                .containsText("Over: Last day to drop and be paid back was Wed 17 Sep");
+        page.getByText("Drop it now").click();
+        assertThat(page.locator(".told")).containsText("Done: given up.");
     }
 }

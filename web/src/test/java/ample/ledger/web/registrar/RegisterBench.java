@@ -1,6 +1,7 @@
 package ample.ledger.web.registrar;
 
 import ample.ledger.core.exchange.ScheduleBundle;
+import ample.ledger.core.fixtures.StolenTime;
 import ample.ledger.core.plan.CompleteSets;
 import ample.ledger.core.plan.Pick;
 import ample.ledger.core.plan.Plan;
@@ -23,10 +24,7 @@ import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.CourseRules;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
-import ample.ledger.web.StolenTime;
-import java.io.IOException;
-import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
+import java.net.URI;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Duration;
@@ -43,149 +41,121 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.atomic.AtomicLong;
-import java.util.function.IntFunction;
-import java.util.regex.Pattern;
 
 /**
- * Measures registering: {@code ./ledger bench register}. Beside it runs PostgreSQL's own pgbench on the same server with as many connections: the least
- * that a seat can cost, {@code UPDATE … WHERE taken < capacity}. The institution is that of the demo, with room for everybody.
+ * Measures registering from outside, the second part of {@code ./ledger bench register}: what the registrar's interface and the application's pages
+ * add to a decision, beside a page that changes nothing; and Readiness in core. The institution is that of the demo, with room for everybody.
  */
 public final class RegisterBench {
 
-    private static final int CONNECTIONS = 16;
+    private static final int AT_ONCE = 16;
     private static final int SECONDS = 10;
-    private static final int STUDENTS = 2_000;
-    private static final int COURSES_OF_A_PLAN = 8;
-    private static final int READINGS = 2_000;
-    private static final Pattern TPS = Pattern.compile("tps = ([0-9.]+)");
 
+    /** Enough that nobody's history is longer than a student's is. */
+    private static final int STUDENTS = 400;
+
+    private static final int COURSES_OF_A_PLAN = 8;
+    private static final int READINGS = 3_000;
+
+    private final URI application;
     private final String address;
     private final String key;
     private final Schedule schedule;
-    private final Path folder;
+    private final List<List<Entry>> open;
 
-    private RegisterBench(String address, String key, Path bundle, Path folder) {
+    private RegisterBench(URI application, String address, String key, Path bundle) {
+        this.application = application;
         this.address = address;
         this.key = key;
         this.schedule = ScheduleBundle.read(bundle).schedule();
-        this.folder = folder;
-    }
-
-    /** @param arguments the registrar's address, its key, the bundle that it has, and a folder to write scripts in */
-    public static void main(String[] arguments) throws Exception {
-        new RegisterBench(arguments[0], arguments[1], Path.of(arguments[2]), Path.of(arguments[3])).measure();
-    }
-
-    private void measure() throws Exception {
-        List<Entry> open = schedule.sections().stream()
+        this.open = schedule.sections().stream()
                 .filter(section -> section.companion().isEmpty() && !section.cancelled())
                 .filter(section -> schedule.companionsOf(section).isEmpty())
                 .filter(section -> section.restrictions().isEmpty())
                 .filter(section -> section.course().rules().equals(CourseRules.NONE))
-                .map(section ->
-                        new Entry(schedule.term().code().text(), section.entry().digits()))
+                .map(section -> List.of(
+                        new Entry(schedule.term().code().text(), section.entry().digits())))
                 .toList();
-        System.out.printf(
-                "%d connections, %d s each, %d sections open to everybody%n%n", CONNECTIONS, SECONDS, open.size());
-        System.out.println("| what | a second | of pgbench's | meanwhile |");
+    }
+
+    /** @param arguments where the application answers, the registrar's address and key, and the bundle of the term */
+    public static void main(String[] arguments) throws Exception {
+        new RegisterBench(URI.create(arguments[0]), arguments[1], arguments[2], Path.of(arguments[3])).measure();
+    }
+
+    private void measure() throws Exception {
+        System.out.printf("%n%d at once, %d s each, %d students%n%n", AT_ONCE, SECONDS, STUDENTS);
+        System.out.println("| what | a second | of the page's | meanwhile |");
         System.out.println("|---|---|---|---|");
-        double contested = pgbench("contested", "1");
-        double spread = pgbench("spread", "random(1, " + open.size() + ")");
-        // Once to warm up: a program that has just been started is slower.
-        registering("warm", student -> open.get(student % open.size()));
-        double one = registering("registrations and drops, one section", student -> open.get(0));
-        System.out.println(row("the same, of pgbench contested", one, contested, ""));
-        double many = registering("registrations and drops, all sections", student -> open.get(student % open.size()));
-        System.out.println(row("the same, of pgbench spread", many, spread, ""));
+        List<Does> registering = new ArrayList<>();
+        for (int i = 0; i < AT_ONCE; i++) {
+            Registrar registrar = registrar();
+            registering.add((student, round) -> atRegistrar(registrar, student, round));
+        }
+        round(registering);
+        try (StolenTime stolen = new StolenTime()) {
+            double perSecond = round(registering);
+            System.out.println(row("registrations and drops, at the registrar's interface", perSecond, 0, stolen));
+        }
+        pages();
         readiness();
     }
 
-    private static String row(String what, double perSecond, double of, String meanwhile) {
-        return String.format(
-                Locale.ENGLISH, "| %s | %,.0f | %.0f %% | %s |", what, perSecond, 100 * perSecond / of, meanwhile);
+    private static String row(String what, double perSecond, double of, StolenTime stolen) {
+        String share = of == 0 ? "" : String.format(Locale.ENGLISH, "%.0f %%", 100 * perSecond / of);
+        return String.format(Locale.ENGLISH, "| %s | %,.0f | %s | %s |", what, perSecond, share, stolen.inWords());
     }
 
-    private double pgbench(String name, String id) throws IOException, InterruptedException {
-        Path script = folder.resolve(name + ".sql");
-        Files.writeString(
-                script,
-                "\\set id %s%nUPDATE bench_seats SET taken = taken + 1 WHERE id = :id AND taken < capacity;%n"
-                        .formatted(id));
-        try (StolenTime stolen = new StolenTime()) {
-            Process pgbench = new ProcessBuilder(
-                            "pgbench",
-                            "-n",
-                            "-M",
-                            "prepared",
-                            "-c",
-                            String.valueOf(CONNECTIONS),
-                            "-j",
-                            "2",
-                            "-T",
-                            String.valueOf(SECONDS),
-                            "-f",
-                            script.toString())
-                    .redirectErrorStream(true)
-                    .start();
-            String said = new String(pgbench.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
-            var tps = TPS.matcher(said);
-            if (pgbench.waitFor() != 0 || !tps.find()) {
-                throw new IllegalStateException(said);
-            }
-            double perSecond = Double.parseDouble(tps.group(1));
-            System.out.println(row("pgbench, " + name, perSecond, perSecond, stolen.inWords()));
-            return perSecond;
-        }
+    /** What a student does, once in each round. */
+    private interface Does {
+
+        void once(int student, int round) throws Exception;
     }
 
-    /** Each student registers and drops, again and again, one after the other at each connection. */
-    private double registering(String what, IntFunction<Entry> section) throws Exception {
+    /** How often it is done a second, by all who do it at once, each for its own students. */
+    private double round(List<Does> all) throws Exception {
         AtomicLong done = new AtomicLong();
-        ExecutorService students = Executors.newFixedThreadPool(CONNECTIONS);
-        String run = Long.toString(System.nanoTime(), Character.MAX_RADIX);
-        try (StolenTime stolen = new StolenTime()) {
-            long begun = System.nanoTime();
-            long end = begun + Duration.ofSeconds(SECONDS).toNanos();
-            List<Callable<Void>> all = new ArrayList<>();
-            for (int i = 0; i < CONNECTIONS; i++) {
-                int first = i;
-                all.add(() -> {
-                    Registrar registrar = registrar();
-                    for (int round = 0; ; round++) {
-                        for (int student = first; student < STUDENTS; student += CONNECTIONS) {
-                            if (System.nanoTime() > end) {
-                                return null;
-                            }
-                            List<Entry> set = List.of(section.apply(student));
-                            Request request = round % 2 == 0 ? Request.register(set) : Request.drop(set);
-                            Submission answered =
-                                    registrar.submit("student-" + (student + 1), run + round, List.of(request));
-                            if (answered.lines().get(0).answer().outcome() != Outcome.DONE) {
-                                throw new IllegalStateException("Refused: " + answered);
-                            }
-                            done.incrementAndGet();
-                        }
+        ExecutorService students = Executors.newFixedThreadPool(AT_ONCE);
+        long begun = System.nanoTime();
+        long end = begun + Duration.ofSeconds(SECONDS).toNanos();
+        List<Callable<Void>> asking = new ArrayList<>();
+        for (int i = 0; i < AT_ONCE; i++) {
+            int first = i;
+            asking.add(() -> {
+                for (int round = 0; System.nanoTime() < end; round++) {
+                    // Whoever is in gets out in the same round: each begins without a seat.
+                    for (int student = first; student < STUDENTS && System.nanoTime() < end; student += AT_ONCE) {
+                        all.get(first).once(student, 2 * round);
+                        all.get(first).once(student, 2 * round + 1);
+                        done.addAndGet(2);
                     }
-                });
-            }
-            for (Future<Void> one : students.invokeAll(all)) {
+                }
+                return null;
+            });
+        }
+        try {
+            for (Future<Void> one : students.invokeAll(asking)) {
                 one.get();
             }
-            double perSecond = done.get() * 1e9 / (System.nanoTime() - begun);
-            System.out.println(row(what, perSecond, perSecond, stolen.inWords()));
-            return perSecond;
         } finally {
             students.shutdown();
-            clear(run, section);
         }
+        return done.get() * 1e9 / (System.nanoTime() - begun);
     }
 
-    /** Whoever still has the section gives it up. */
-    private void clear(String run, IntFunction<Entry> section) {
-        Registrar registrar = registrar();
-        for (int student = 0; student < STUDENTS; student++) {
-            registrar.submit(
-                    "student-" + (student + 1), run + "end", List.of(Request.drop(List.of(section.apply(student)))));
+    private Request request(int student, int round) {
+        List<Entry> set = open.get(student % open.size());
+        return round % 2 == 0 ? Request.register(set) : Request.drop(set);
+    }
+
+    private static String id() {
+        return "bench-" + Long.toString(System.nanoTime(), Character.MAX_RADIX);
+    }
+
+    private void atRegistrar(Registrar registrar, int student, int round) {
+        Submission answered = registrar.submit("student-" + (student + 1), id(), List.of(request(student, round)));
+        if (answered.lines().get(0).answer().outcome() != Outcome.DONE) {
+            throw new IllegalStateException("Refused: " + answered);
         }
     }
 
@@ -193,6 +163,38 @@ public final class RegisterBench {
         return new HttpRegistrar(
                 new RegistrarSettings(address, key, Duration.ofSeconds(20), Duration.ofSeconds(2), false),
                 Clock.systemUTC());
+    }
+
+    /** A page that is posted, with the answers written on it, beside the same page when nothing is posted. */
+    private void pages() throws Exception {
+        List<StudentAtScreen> screens = new ArrayList<>();
+        // Not those whose history the registrar's interface has made long.
+        int first = 2 * STUDENTS;
+        for (int student = 0; student < STUDENTS; student++) {
+            StudentAtScreen screen =
+                    new StudentAtScreen(application, schedule.term().code().text());
+            screen.signIn("student-" + (first + student));
+            screen.plan(open.get(student % open.size()));
+            screens.add(screen);
+        }
+        Does reads = (student, round) -> screens.get(student).get("/autumn-2031/ready");
+        Does submits = (student, round) -> {
+            String page = screens.get(student).submit(id(), List.of(request(student, round)), "/ready");
+            if (!page.contains(round % 2 == 0 ? "Done: you are registered." : "Done: given up.")) {
+                throw new IllegalStateException("Not done: " + page);
+            }
+        };
+        round(Collections.nCopies(AT_ONCE, reads));
+        double reading;
+        try (StolenTime stolen = new StolenTime()) {
+            reading = round(Collections.nCopies(AT_ONCE, reads));
+            System.out.println(row("Readiness, read", reading, reading, stolen));
+        }
+        round(Collections.nCopies(AT_ONCE, submits));
+        try (StolenTime stolen = new StolenTime()) {
+            double submitting = round(Collections.nCopies(AT_ONCE, submits));
+            System.out.println(row("Readiness, submitted and the answers written on it", submitting, reading, stolen));
+        }
     }
 
     /** How long Readiness of a plan of eight courses takes in core, remedies and all. */

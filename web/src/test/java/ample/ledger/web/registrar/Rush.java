@@ -4,6 +4,7 @@ import ample.ledger.core.exchange.ScheduleBundle;
 import ample.ledger.core.plan.Attendance;
 import ample.ledger.core.plan.PostedSchedules;
 import ample.ledger.core.plan.Together;
+import ample.ledger.core.reading.OwnOpening;
 import ample.ledger.core.registrar.Answer;
 import ample.ledger.core.registrar.Answer.Outcome;
 import ample.ledger.core.registrar.Entry;
@@ -48,10 +49,12 @@ import java.util.concurrent.Future;
 import java.util.concurrent.atomic.AtomicLong;
 
 /**
- * Students register for the demo's autumn as their openings come: {@code ./ledger rush}. Each submits a believable plan, courses that they may take at
- * times that do not clash; of what is full some wait for a place. Whoever hears no answer asks again under the same name. In the end it is counted, from the
- * answers alone and from what the registrar says that each has, whether a seat was sold twice, a confirmed registration lost, or the order of a waitlist
- * broken.
+ * Students register for the demo's autumn as their openings come: {@code ./ledger rush}. Each submits a believable plan: courses that they may take, at
+ * times that do not clash. Of what is full they ask for a place on the waitlist. Most ask as a program does; one in twenty uses the application's pages. Who
+ * hears no answer asks again under the same name.
+ *
+ * <p>In the end three things are counted, from the answers alone and from what the registrar says that each has: seats sold twice, confirmed registrations
+ * lost, and places on waitlists that are out of order.
  */
 public final class Rush {
 
@@ -59,6 +62,10 @@ public final class Rush {
     private static final int COURSES = 5;
     private static final int TRIED = 60;
 
+    /** One student in so many uses the pages. */
+    private static final int AT_SCREENS = 20;
+
+    private final URI application;
     private final String address;
     private final String key;
     private final Schedule schedule;
@@ -67,8 +74,10 @@ public final class Rush {
     private final ConcurrentLinkedQueue<Double> seconds = new ConcurrentLinkedQueue<>();
     private final ConcurrentLinkedQueue<Queued> queued = new ConcurrentLinkedQueue<>();
     private final AtomicLong unheard = new AtomicLong();
+    private final AtomicLong atScreens = new AtomicLong();
 
-    private Rush(String address, String key, Path bundle) {
+    private Rush(URI application, String address, String key, Path bundle) {
+        this.application = application;
         this.address = address;
         this.key = key;
         this.schedule = ScheduleBundle.read(bundle).schedule();
@@ -80,13 +89,22 @@ public final class Rush {
     /** A place that was given, by when it was asked for and when that was heard. */
     private record Queued(Entry part, int place, long asked, long heard) {}
 
-    /** A student with a plan. */
-    private record Planned(String name, Opening opening, List<Request> requests) {}
+    /**
+     * A student with a plan.
+     *
+     * @param screen of a student who has signed in to the application, and planned there
+     */
+    private record Planned(String name, Opening opening, List<Request> requests, Optional<StudentAtScreen> screen) {}
 
-    /** @param arguments the registrar's address, its key, the bundle of the term, how many students, and a file that says when all have a plan */
+    /**
+     * Runs it.
+     *
+     * @param arguments where the application answers, the registrar's address and key, the bundle of the term, how many students, and a file that is made
+     *     when all have a plan
+     */
     public static void main(String[] arguments) throws Exception {
-        Rush rush = new Rush(arguments[0], arguments[1], Path.of(arguments[2]));
-        System.exit(rush.run(Integer.parseInt(arguments[3]), Path.of(arguments[4])) ? 0 : 1);
+        Rush rush = new Rush(URI.create(arguments[0]), arguments[1], arguments[2], Path.of(arguments[3]));
+        System.exit(rush.run(Integer.parseInt(arguments[4]), Path.of(arguments[5])) ? 0 : 1);
     }
 
     private boolean run(int students, Path begins) throws Exception {
@@ -167,14 +185,27 @@ public final class Rush {
                 }
             }
         }
-        return file.opening(schedule)
-                .map(own -> new Planned(
-                        name,
-                        own.opening(),
-                        week.stream()
-                                .map(set -> Request.register(Entry.of(set)))
-                                .toList()))
-                .filter(plan -> !plan.requests().isEmpty());
+        Optional<OwnOpening> own = file.opening(schedule);
+        if (own.isEmpty() || week.isEmpty()) {
+            return Optional.empty();
+        }
+        return Optional.of(new Planned(
+                name,
+                own.get().opening(),
+                week.stream().map(set -> Request.register(Entry.of(set))).toList(),
+                number % AT_SCREENS == 0 ? Optional.of(screen(name, week)) : Optional.empty()));
+    }
+
+    private StudentAtScreen screen(String name, List<List<Attendance>> week) {
+        StudentAtScreen screen =
+                new StudentAtScreen(application, schedule.term().code().text());
+        try {
+            screen.signIn(name);
+            screen.plan(week.stream().flatMap(set -> Entry.of(set).stream()).toList());
+        } catch (IOException | InterruptedException e) {
+            throw new IllegalStateException(name + " cannot plan", e);
+        }
+        return screen;
     }
 
     private static boolean mayTake(Course course, StudentRecord record, Evaluation evaluation) {
@@ -188,34 +219,65 @@ public final class Rush {
 
     /** The plan, and then places on the waitlists of what was full. */
     private void submit(Planned plan) {
-        Registrar registrar = registrars.get();
-        Submission first = untilHeard(registrar, plan.name(), "plan", plan.requests());
-        List<Request> full = first.lines().stream()
+        List<Submission.Line> lines = new ArrayList<>(ask(plan, "plan", plan.requests()));
+        List<Request> full = lines.stream()
                 .filter(line -> line.answer().isRefusedFor(Reason.FULL_WAITLIST_OPEN))
                 .map(line -> Request.wait(line.request().set()))
                 .toList();
-        List<Submission.Line> lines = new ArrayList<>(first.lines());
         if (!full.isEmpty()) {
-            lines.addAll(untilHeard(registrar, plan.name(), "wait", full).lines());
+            lines.addAll(ask(plan, "wait", full));
         }
         heard.put(plan.name(), lines);
     }
 
-    private Submission untilHeard(Registrar registrar, String student, String id, List<Request> requests) {
+    private List<Submission.Line> ask(Planned plan, String id, List<Request> requests) {
         long asked = System.nanoTime();
+        List<Submission.Line> lines = plan.screen().isPresent()
+                ? onPages(plan.screen().get(), id, id.equals("plan") ? List.of() : requests)
+                : asProgram(plan.name(), id, requests);
+        long now = System.nanoTime();
+        seconds.add((now - asked) / 1e9);
+        lines.stream()
+                .flatMap(line -> line.answer().places().stream())
+                .forEach(place -> queued.add(new Queued(place.part(), place.place(), asked, now)));
+        return lines;
+    }
+
+    private List<Submission.Line> asProgram(String student, String id, List<Request> requests) {
         while (true) {
             try {
-                Submission answered = registrar.submit(student, id, requests);
-                long now = System.nanoTime();
-                seconds.add((now - asked) / 1e9);
-                answered.lines().stream()
-                        .flatMap(line -> line.answer().places().stream())
-                        .forEach(place -> queued.add(new Queued(place.part(), place.place(), asked, now)));
-                return answered;
+                return registrars.get().submit(student, id, requests).lines();
             } catch (RegistrarAwayException away) {
                 unheard.incrementAndGet();
                 pause();
             }
+        }
+    }
+
+    /**
+     * Until the page tells the answers, whatever does not answer meanwhile.
+     *
+     * @param some none for what Readiness proposes
+     */
+    private List<Submission.Line> onPages(StudentAtScreen screen, String id, List<Request> some) {
+        atScreens.incrementAndGet();
+        List<Request> requests = some;
+        while (true) {
+            try {
+                if (requests.isEmpty()) {
+                    requests = screen.ready();
+                }
+                screen.submit(id, requests, "/ready");
+                Optional<List<Submission.Line>> told = screen.answered(id, requests);
+                if (told.isPresent()) {
+                    return told.get();
+                }
+            } catch (IOException away) {
+                unheard.incrementAndGet();
+            } catch (InterruptedException e) {
+                throw new IllegalStateException(e);
+            }
+            pause();
         }
     }
 
@@ -238,8 +300,8 @@ public final class Rush {
         });
         long requests = heard.values().stream().mapToLong(List::size).sum();
         System.out.printf(
-                "%n%,d requests of %,d students in %.1f s, %,.0f a second; %,d times no answer was heard, and it was asked again%n",
-                requests, heard.size(), lasted, requests / lasted, unheard.get());
+                "%n%,d requests of %,d students in %.1f s, %,.0f a second; %,d submissions on pages; %,d times no answer was heard, and it was asked again%n",
+                requests, heard.size(), lasted, requests / lasted, atScreens.get(), unheard.get());
         double[] times =
                 seconds.stream().mapToDouble(Double::doubleValue).sorted().toArray();
         System.out.printf(
