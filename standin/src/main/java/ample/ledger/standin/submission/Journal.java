@@ -57,48 +57,23 @@ class Journal {
      * @param pools how a pool stands after it
      */
     void keep(List<SubmissionRow> submissions, JournalRows rows, Instant now, Function<PoolName, Pool> pools) {
-        if (!submissions.isEmpty()) {
-            mapper.keep(
-                    column(submissions, SubmissionRow::student),
-                    column(submissions, SubmissionRow::id),
-                    column(submissions, SubmissionRow::asked),
-                    column(submissions, SubmissionRow::answered),
-                    now);
-        }
-        if (rows.facts().isEmpty()) {
+        if (submissions.isEmpty() && rows.facts().isEmpty()) {
             return;
         }
-        mapper.add(rows, now);
         // Of one section that a student had, gave up and has again within one commit, only the last word counts.
         Map<String, Fact> last = new LinkedHashMap<>();
         rows.facts().stream()
                 .filter(fact -> fact.kind() == Kind.REGISTERED || fact.kind() == Kind.DROPPED)
                 .filter(fact -> registrants.of(fact.student()).isPresent())
                 .forEach(fact -> last.put(fact.student() + " " + fact.part(), fact));
-        write(last, Kind.DROPPED);
-        write(last, Kind.REGISTERED);
         Map<PoolName, Pool> changed = new LinkedHashMap<>();
         rows.facts().stream().map(Fact::poolName).forEach(name -> changed.computeIfAbsent(name, pools));
-        mapper.seats(new SeatRows(changed), now);
-    }
-
-    private void write(Map<String, Fact> last, Kind kind) {
-        List<Fact> facts =
-                last.values().stream().filter(fact -> fact.kind() == kind).toList();
-        if (facts.isEmpty()) {
-            return;
-        }
-        String[] terms = column(facts, fact -> fact.part().term());
-        String[] entries = column(facts, fact -> fact.part().number());
-        String[] students = column(facts, Fact::student);
-        if (kind == Kind.REGISTERED) {
-            mapper.register(terms, entries, students);
-        } else {
-            mapper.remove(terms, entries, students);
-        }
-    }
-
-    private static <T> String[] column(List<T> rows, Function<T, String> value) {
-        return rows.stream().map(value).toArray(String[]::new);
+        mapper.keep(
+                new SubmissionRows(submissions),
+                rows,
+                PartRows.of(last.values(), Kind.DROPPED),
+                PartRows.of(last.values(), Kind.REGISTERED),
+                new SeatRows(changed),
+                now);
     }
 }

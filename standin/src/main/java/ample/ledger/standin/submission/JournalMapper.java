@@ -7,10 +7,9 @@ import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Options;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
-import org.apache.ibatis.annotations.Update;
 import org.jspecify.annotations.Nullable;
 
-/** The journal, and what is kept beside it. Many rows are written by one statement each, as arrays. */
+/** The journal, and what is kept beside it. Many rows go into one statement, column by column, as arrays. */
 @Mapper
 interface JournalMapper {
 
@@ -45,15 +44,6 @@ interface JournalMapper {
                     + " WHERE number > #{number} ORDER BY number")
     List<JournalRow> after(long number);
 
-    @Insert("INSERT INTO journal (number, at, submission, kind, student, term, entry, pool, held_for, wanted, until)"
-            + " SELECT number, #{at}, submission, kind, student, term, entry, pool, held_for, wanted, until::timestamptz"
-            + " FROM unnest(#{rows.numbers" + ARRAY + ", #{rows.submissions" + ARRAY + ", #{rows.kinds" + ARRAY
-            + ", #{rows.students" + ARRAY + ", #{rows.terms" + ARRAY + ", #{rows.entries" + ARRAY + ", #{rows.pools"
-            + ARRAY
-            + ", #{rows.heldFors" + ARRAY + ", #{rows.wanteds" + ARRAY + ", #{rows.untils" + ARRAY
-            + ") AS rows (number, submission, kind, student, term, entry, pool, held_for, wanted, until)")
-    void add(@Param("rows") JournalRows rows, @Param("at") Instant at);
-
     @Select("SELECT student, id, at, asked, answered FROM submission"
             + " WHERE (student, id) IN (SELECT student, id FROM unnest(#{students" + ARRAY + ", #{ids" + ARRAY
             + ") AS wanted (student, id))")
@@ -63,36 +53,45 @@ interface JournalMapper {
     @Select("SELECT student, id, at, asked, answered FROM submission WHERE student = #{student} ORDER BY at DESC, id")
     List<SubmissionRow> ofStudent(String student);
 
-    @Insert("INSERT INTO submission (student, id, at, asked, answered)"
-            + " SELECT student, id, #{at}, asked, answered FROM unnest(#{students" + ARRAY + ", #{ids" + ARRAY
-            + ", #{asked" + ARRAY + ", #{answered" + ARRAY + ") AS rows (student, id, asked, answered)")
-    void keep(
-            @Param("students") String[] students,
-            @Param("ids") String[] ids,
-            @Param("asked") String[] asked,
-            @Param("answered") String[] answered,
-            @Param("at") Instant at);
-
-    @Insert("INSERT INTO registered (term, entry, student) SELECT term, entry, student FROM unnest(#{terms" + ARRAY
-            + ", #{entries" + ARRAY + ", #{students" + ARRAY + ") AS rows (term, entry, student)"
-            + " ON CONFLICT DO NOTHING")
-    void register(
-            @Param("terms") String[] terms, @Param("entries") String[] entries, @Param("students") String[] students);
-
-    @Update("DELETE FROM registered USING unnest(#{terms" + ARRAY + ", #{entries" + ARRAY + ", #{students" + ARRAY
-            + ") AS gone (term, entry, student) WHERE registered.term = gone.term AND registered.entry = gone.entry"
-            + " AND registered.student = gone.student")
-    void remove(
-            @Param("terms") String[] terms, @Param("entries") String[] entries, @Param("students") String[] students);
-
-    /** All of them as one change. */
-    @Insert("INSERT INTO seats (term, pool, enrolled, waiting, promised, claimed, most, at, change)"
-            + " SELECT term, pool, enrolled, waiting, promised, claimed::integer[], most, #{at}, (SELECT nextval('change'))"
-            + " FROM unnest(#{rows.terms" + ARRAY + ", #{rows.pools" + ARRAY + ", #{rows.enrolled" + ARRAY
-            + ", #{rows.waiting" + ARRAY + ", #{rows.promised" + ARRAY + ", #{rows.claimed" + ARRAY + ", #{rows.most"
-            + ARRAY
+    /**
+     * All that was decided together, by one statement: each trip to the database takes as long as deciding some requests.
+     *
+     * @param submissions what was asked and answered
+     * @param facts what has happened
+     * @param gone who is no longer registered in what
+     * @param had who is now registered in what; none of it in {@code gone}
+     * @param seats how the pools stand that have changed, which counts as one change
+     */
+    @Insert("WITH kept AS (INSERT INTO submission (student, id, at, asked, answered)"
+            + " SELECT student, id, #{at}, asked, answered FROM unnest(#{submissions.students" + ARRAY
+            + ", #{submissions.ids" + ARRAY + ", #{submissions.asked" + ARRAY + ", #{submissions.answered" + ARRAY
+            + ") AS rows (student, id, asked, answered)),"
+            + " happened AS (INSERT INTO journal"
+            + " (number, at, submission, kind, student, term, entry, pool, held_for, wanted, until)"
+            + " SELECT number, #{at}, submission, kind, student, term, entry, pool, held_for, wanted, until::timestamptz"
+            + " FROM unnest(#{facts.numbers" + ARRAY + ", #{facts.submissions" + ARRAY + ", #{facts.kinds" + ARRAY
+            + ", #{facts.students" + ARRAY + ", #{facts.terms" + ARRAY + ", #{facts.entries" + ARRAY + ", #{facts.pools"
+            + ARRAY + ", #{facts.heldFors" + ARRAY + ", #{facts.wanteds" + ARRAY + ", #{facts.untils" + ARRAY
+            + ") AS rows (number, submission, kind, student, term, entry, pool, held_for, wanted, until)),"
+            + " dropped AS (DELETE FROM registered USING unnest(#{gone.terms" + ARRAY + ", #{gone.entries" + ARRAY
+            + ", #{gone.students" + ARRAY + ") AS gone (term, entry, student) WHERE registered.term = gone.term"
+            + " AND registered.entry = gone.entry AND registered.student = gone.student),"
+            + " come AS (INSERT INTO registered (term, entry, student) SELECT term, entry, student"
+            + " FROM unnest(#{had.terms" + ARRAY + ", #{had.entries" + ARRAY + ", #{had.students" + ARRAY
+            + ") AS rows (term, entry, student) ON CONFLICT DO NOTHING)"
+            + " INSERT INTO seats (term, pool, enrolled, waiting, promised, claimed, most, at, change)"
+            + " SELECT term, pool, enrolled, waiting, promised, claimed::integer[], most, #{at},"
+            + " (SELECT nextval('change')) FROM unnest(#{seats.terms" + ARRAY + ", #{seats.pools" + ARRAY
+            + ", #{seats.enrolled" + ARRAY + ", #{seats.waiting" + ARRAY + ", #{seats.promised" + ARRAY
+            + ", #{seats.claimed" + ARRAY + ", #{seats.most" + ARRAY
             + ") AS rows (term, pool, enrolled, waiting, promised, claimed, most)"
             + " ON CONFLICT (term, pool) DO UPDATE SET enrolled = EXCLUDED.enrolled, waiting = EXCLUDED.waiting,"
             + " promised = EXCLUDED.promised, claimed = EXCLUDED.claimed, at = EXCLUDED.at, change = EXCLUDED.change")
-    void seats(@Param("rows") SeatRows rows, @Param("at") Instant at);
+    void keep(
+            @Param("submissions") SubmissionRows submissions,
+            @Param("facts") JournalRows facts,
+            @Param("gone") PartRows gone,
+            @Param("had") PartRows had,
+            @Param("seats") SeatRows seats,
+            @Param("at") Instant at);
 }
