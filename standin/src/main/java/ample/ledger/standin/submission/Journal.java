@@ -4,6 +4,7 @@ import ample.ledger.core.registrar.rules.Fact;
 import ample.ledger.core.registrar.rules.Fact.Kind;
 import ample.ledger.core.registrar.rules.Pool;
 import ample.ledger.core.registrar.rules.PoolName;
+import ample.ledger.standin.submission.JournalMapper.Begun;
 import ample.ledger.standin.submission.JournalMapper.JournalRow;
 import ample.ledger.standin.submission.JournalMapper.SubmissionRow;
 import java.time.Instant;
@@ -26,9 +27,28 @@ class Journal {
         this.registrants = registrants;
     }
 
-    /** Waits until nobody else decides, and keeps all others waiting until this transaction ends; the number of the last fact. */
-    long alone() {
-        return mapper.alone();
+    /**
+     * What a round of decisions begins with.
+     *
+     * @param last the number of the last fact
+     * @param answered those of its submissions that are answered already, by {@link #key}
+     */
+    record Beginning(long last, Map<String, SubmissionRow> answered) {}
+
+    /**
+     * Waits until nobody else decides, and keeps all others waiting until this transaction ends.
+     *
+     * @param students whose submissions are to be decided
+     * @param ids the names of these, in the same order
+     */
+    Beginning begin(List<String> students, List<String> ids) {
+        List<Begun> rows = mapper.begin(students.toArray(String[]::new), ids.toArray(String[]::new));
+        return new Beginning(
+                rows.get(0).last(),
+                rows.stream()
+                        .flatMap(row -> row.answeredAlready().stream())
+                        .collect(
+                                Collectors.toMap(row -> key(row.student(), row.id()), row -> row, (one, same) -> one)));
     }
 
     List<JournalRow> all() {
@@ -37,14 +57,6 @@ class Journal {
 
     List<SubmissionRow> ofStudent(String student) {
         return mapper.ofStudent(student);
-    }
-
-    /** Of submissions, each named by its student and its own name, those that are answered, by {@link #key}. */
-    Map<String, SubmissionRow> answered(List<String> students, List<String> ids) {
-        return students.isEmpty()
-                ? Map.of()
-                : mapper.answered(students.toArray(String[]::new), ids.toArray(String[]::new)).stream()
-                        .collect(Collectors.toMap(row -> key(row.student(), row.id()), row -> row));
     }
 
     static String key(String student, String id) {

@@ -2,6 +2,8 @@ package ample.ledger.standin.submission;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Options;
@@ -32,22 +34,49 @@ interface JournalMapper {
     /** A row of what was asked and answered. */
     record SubmissionRow(String student, String id, Instant at, String asked, String answered) {}
 
-    /** Whoever decides next, here or in another program on this database, waits until this transaction ends. */
-    @Select(
-            "SELECT coalesce(max(number), 0) FROM (SELECT pg_advisory_xact_lock(hashtextextended('journal', 0))) AS alone"
-                    + " LEFT JOIN LATERAL (SELECT max(number) AS number FROM journal) AS last ON true")
+    /**
+     * What a round of decisions begins with.
+     *
+     * @param last the number of the last fact; 0 where there is none
+     * @param student of a submission that is answered already, and so the rest; null where none is
+     */
+    record Begun(
+            long last,
+            @Nullable String student,
+            @Nullable String id,
+            @Nullable Instant at,
+            @Nullable String asked,
+            @Nullable String answered) {
+
+        Optional<SubmissionRow> answeredAlready() {
+            return student == null
+                    ? Optional.empty()
+                    : Optional.of(new SubmissionRow(
+                            student,
+                            Objects.requireNonNull(id),
+                            Objects.requireNonNull(at),
+                            Objects.requireNonNull(asked),
+                            Objects.requireNonNull(answered)));
+        }
+    }
+
+    /**
+     * Begins a round. Whoever decides next, here or in another program on this database, waits until this transaction ends.
+     *
+     * @return one row for each of the submissions that is answered already, and one where none is
+     */
+    @Select("SELECT last.number AS last, before.student, before.id, before.at, before.asked, before.answered"
+            + " FROM (SELECT pg_advisory_xact_lock(hashtextextended('journal', 0))) AS alone"
+            + " CROSS JOIN LATERAL (SELECT coalesce(max(number), 0) AS number FROM journal) AS last"
+            + " LEFT JOIN (SELECT submission.* FROM unnest(#{students" + ARRAY + ", #{ids" + ARRAY
+            + ") AS wanted (student, id) JOIN submission USING (student, id)) AS before ON true")
     @Options(flushCache = Options.FlushCachePolicy.TRUE)
-    long alone();
+    List<Begun> begin(@Param("students") String[] students, @Param("ids") String[] ids);
 
     @Select(
             "SELECT number, at, submission, kind, student, term, entry, pool, held_for AS heldFor, wanted, until FROM journal"
                     + " WHERE number > #{number} ORDER BY number")
     List<JournalRow> after(long number);
-
-    @Select("SELECT student, id, at, asked, answered FROM submission"
-            + " WHERE (student, id) IN (SELECT student, id FROM unnest(#{students" + ARRAY + ", #{ids" + ARRAY
-            + ") AS wanted (student, id))")
-    List<SubmissionRow> answered(@Param("students") String[] students, @Param("ids") String[] ids);
 
     /** The latest first. */
     @Select("SELECT student, id, at, asked, answered FROM submission WHERE student = #{student} ORDER BY at DESC, id")

@@ -229,7 +229,14 @@ public class Registry implements SmartLifecycle {
 
     /** @return gives everybody their answers, once it is committed */
     private Runnable decideAll(List<Job> some) {
-        if (journal.alone() != known || stale) {
+        List<Asked> asked = some.stream()
+                .filter(Asked.class::isInstance)
+                .map(Asked.class::cast)
+                .toList();
+        Journal.Beginning begun = journal.begin(
+                asked.stream().map(one -> one.who().student()).toList(),
+                asked.stream().map(Asked::id).toList());
+        if (begun.last() != known || stale) {
             reload();
         }
         // As fine as the database keeps it: an answer that is given again is the same.
@@ -237,18 +244,19 @@ public class Registry implements SmartLifecycle {
         JournalRows rows = new JournalRows(known + 1);
         rows.add("", rules.due(book, now));
         List<Runnable> answers = new ArrayList<>();
-        Map<String, Answered> before = before(some);
+        Map<String, Answered> before = new HashMap<>();
+        begun.answered().forEach((key, row) -> before.put(key, new Answered(row, submission(row))));
         List<Answered> fresh = new ArrayList<>();
         for (Job job : some) {
-            if (job instanceof Asked asked) {
-                Answered answered = before.get(asked.key());
+            if (job instanceof Asked one) {
+                Answered answered = before.get(one.key());
                 if (answered == null) {
-                    answered = answer(asked, now, rows);
-                    before.put(asked.key(), answered);
+                    answered = answer(one, now, rows);
+                    before.put(one.key(), answered);
                     fresh.add(answered);
                 }
-                Answered one = answered;
-                answers.add(() -> tell(asked, one));
+                Answered its = answered;
+                answers.add(() -> tell(one, its));
             } else if (job instanceof ByOthers others) {
                 rows.add("", others.change().apply(book, rules));
                 answers.add(() -> others.done().complete(true));
@@ -263,19 +271,6 @@ public class Registry implements SmartLifecycle {
                 news.tell();
             }
         };
-    }
-
-    private Map<String, Answered> before(List<Job> some) {
-        List<Asked> asked = some.stream()
-                .filter(Asked.class::isInstance)
-                .map(Asked.class::cast)
-                .toList();
-        Map<String, Answered> before = new HashMap<>();
-        journal.answered(
-                        asked.stream().map(one -> one.who().student()).toList(),
-                        asked.stream().map(Asked::id).toList())
-                .forEach((key, row) -> before.put(key, new Answered(row, submission(row))));
-        return before;
     }
 
     private Answered answer(Asked asked, Instant now, JournalRows rows) {
