@@ -31,7 +31,6 @@ import java.time.Clock;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -72,7 +71,7 @@ public final class Rush {
     private final PostedSchedules posted;
     private final Map<String, List<Submission.Line>> heard = new ConcurrentHashMap<>();
     private final ConcurrentLinkedQueue<Double> seconds = new ConcurrentLinkedQueue<>();
-    private final ConcurrentLinkedQueue<Queued> queued = new ConcurrentLinkedQueue<>();
+    private final Map<SeatPool, PoolHistory> histories = new ConcurrentHashMap<>();
     private final AtomicLong unheard = new AtomicLong();
     private final AtomicLong atScreens = new AtomicLong();
 
@@ -85,9 +84,6 @@ public final class Rush {
     }
 
     private final ThreadLocal<Registrar> registrars = ThreadLocal.withInitial(this::registrar);
-
-    /** A place that was given, by when it was asked for and when that was heard. */
-    private record Queued(Entry part, int place, long asked, long heard) {}
 
     /**
      * A student with a plan.
@@ -237,10 +233,20 @@ public final class Rush {
                 : asProgram(plan.name(), id, requests);
         long now = System.nanoTime();
         seconds.add((now - asked) / 1e9);
-        lines.stream()
-                .flatMap(line -> line.answer().places().stream())
-                .forEach(place -> queued.add(new Queued(place.part(), place.place(), asked, now)));
+        lines.forEach(line -> keep(line, asked, now));
         return lines;
+    }
+
+    private void keep(Submission.Line line, long asked, long now) {
+        if (line.answer().outcome() == Outcome.DONE) {
+            line.request().set().forEach(entry -> history(entry).took(asked, now));
+        }
+        line.answer().places().forEach(place -> history(place.part()).queued(place.place(), asked, now));
+    }
+
+    private PoolHistory history(Entry entry) {
+        return histories.computeIfAbsent(
+                entry.in(posted).orElseThrow().section().pool(), absent -> new PoolHistory());
     }
 
     private List<Submission.Line> asProgram(String student, String id, List<Request> requests) {
@@ -283,7 +289,6 @@ public final class Rush {
 
     private boolean report(List<Planned> plans, double lasted) {
         Map<String, Integer> answers = new TreeMap<>();
-        Map<Entry, Integer> sold = new HashMap<>();
         heard.values().stream().flatMap(List::stream).forEach(line -> {
             Answer answer = line.answer();
             if (answer.outcome() == Outcome.REFUSED) {
@@ -293,9 +298,6 @@ public final class Rush {
                         .forEach(code -> answers.merge("refused: " + code, 1, Integer::sum));
             } else {
                 answers.merge(answer.outcome().code(), 1, Integer::sum);
-            }
-            if (answer.outcome() == Outcome.DONE) {
-                line.request().set().forEach(entry -> sold.merge(entry, 1, Integer::sum));
             }
         });
         long requests = heard.values().stream().mapToLong(List::size).sum();
@@ -311,30 +313,25 @@ public final class Rush {
                 times[times.length * 95 / 100],
                 times[times.length - 1]);
         answers.forEach((what, count) -> System.out.printf("%8d  %s%n", count, what));
-        int oversold = oversold(sold);
+        int oversold = oversold();
         int lost = lost();
-        int broken = broken();
+        int broken =
+                histories.values().stream().mapToInt(PoolHistory::outOfOrder).sum();
         System.out.printf(
                 "%nseats oversold: %d%nconfirmed registrations lost, or had without one: %d%nplaces on waitlists out of order: %d%n",
                 oversold, lost, broken);
         return oversold + lost + broken == 0 && heard.size() == plans.size();
     }
 
-    /** Seats that were confirmed beyond those that a pool had. */
-    private int oversold(Map<Entry, Integer> sold) {
-        Map<SeatPool, Integer> byPool = new HashMap<>();
-        sold.forEach((entry, count) ->
-                byPool.merge(entry.in(posted).orElseThrow().section().pool(), count, Integer::sum));
-        return byPool.entrySet().stream()
-                .mapToInt(pool -> Math.max(
-                        0,
-                        pool.getValue()
-                                - Math.max(
-                                        0,
-                                        pool.getKey().capacity()
-                                                - pool.getKey().count().enrolled()
-                                                - pool.getKey().count().promised())))
+    /** Seats that no order of the requests explains. */
+    private int oversold() {
+        return histories.entrySet().stream()
+                .mapToInt(pool -> Math.max(0, pool.getValue().mostAtOnce() - Math.max(0, free(pool.getKey()))))
                 .sum();
+    }
+
+    private static int free(SeatPool pool) {
+        return pool.capacity() - pool.count().enrolled() - pool.count().promised();
     }
 
     /** Between what students were answered, and what the registrar says that they have. */
@@ -374,22 +371,5 @@ public final class Rush {
         } catch (InterruptedException e) {
             throw new IllegalStateException(e);
         }
-    }
-
-    /** First in, first out: whoever heard their place before another asked stands before them, and no place is given twice. */
-    private int broken() {
-        Map<Entry, List<Queued>> byPart = new HashMap<>();
-        queued.forEach(one ->
-                byPart.computeIfAbsent(one.part(), absent -> new ArrayList<>()).add(one));
-        int broken = 0;
-        for (List<Queued> queue : byPart.values()) {
-            queue.sort(Comparator.comparingInt(Queued::place));
-            for (int i = 1; i < queue.size(); i++) {
-                boolean twice = queue.get(i).place() == queue.get(i - 1).place();
-                boolean late = queue.get(i).heard() < queue.get(i - 1).asked();
-                broken += twice || late ? 1 : 0;
-            }
-        }
-        return broken;
     }
 }

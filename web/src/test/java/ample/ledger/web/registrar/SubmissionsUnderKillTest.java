@@ -14,7 +14,9 @@ import ample.ledger.core.registrar.Request;
 import ample.ledger.core.registrar.Request.Act;
 import ample.ledger.core.registrar.Submission;
 import ample.ledger.core.schedule.CourseCode;
+import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.schedule.SeatPool;
 import ample.ledger.core.schedule.Section;
 import ample.ledger.web.Institution;
 import java.sql.Connection;
@@ -48,6 +50,9 @@ class SubmissionsUnderKillTest {
     private static final int SUBMISSIONS_OF_EACH = 4;
     private static final int KILLS = 3;
     private static final Schedule KERNEL = Schedules.kernelSchedule();
+
+    /** By section: here each has a pool of its own. */
+    private static final Map<Entry, PoolHistory> HISTORIES = new ConcurrentHashMap<>();
 
     private static Institution institution;
 
@@ -132,6 +137,18 @@ class SubmissionsUnderKillTest {
                 .as("the same name, the same answers")
                 .isEqualTo(first);
         theTablesAgreeWithTheJournal();
+        HISTORIES.forEach((entry, history) -> {
+            SeatPool pool = KERNEL.section(new EntryNumber(entry.number()))
+                    .orElseThrow()
+                    .pool();
+            assertThat(history.mostAtOnce())
+                    .as("some order explains who got a seat of " + entry)
+                    .isLessThanOrEqualTo(Math.max(
+                            0,
+                            pool.capacity()
+                                    - pool.count().enrolled()
+                                    - pool.count().promised()));
+        });
     }
 
     private static void ask(int group, Map<String, Heard> heard) {
@@ -142,10 +159,31 @@ class SubmissionsUnderKillTest {
             Heard own = new Heard(student, new ArrayList<>());
             for (int j = 0; j < SUBMISSIONS_OF_EACH; j++) {
                 List<Request> requests = requests(own.registered(), dice);
-                own.answers().add(untilHeard(registrar, student, "s" + j, requests));
+                long asked = System.nanoTime();
+                Submission answer = untilHeard(registrar, student, "s" + j, requests);
+                answer.lines().forEach(line -> keep(line, asked, System.nanoTime()));
+                own.answers().add(answer);
             }
             heard.put(student, own);
         }
+    }
+
+    private static void keep(Submission.Line line, long asked, long heard) {
+        if (line.answer().outcome() == Outcome.DONE) {
+            boolean drops = line.request().act() == Act.DROP;
+            line.request().instead().forEach(out -> history(out).gaveBack(asked, heard));
+            line.request().set().stream().map(SubmissionsUnderKillTest::history).forEach(history -> {
+                if (drops) {
+                    history.gaveBack(asked, heard);
+                } else {
+                    history.took(asked, heard);
+                }
+            });
+        }
+    }
+
+    private static PoolHistory history(Entry entry) {
+        return HISTORIES.computeIfAbsent(entry, absent -> new PoolHistory());
     }
 
     private static Submission untilHeard(Registrar registrar, String student, String id, List<Request> requests) {
