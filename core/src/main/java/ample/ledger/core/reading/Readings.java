@@ -102,7 +102,7 @@ public final class Readings {
                 span, absent -> BindingDate.of(span, schedule.lists().bindingRules()));
     }
 
-    /** Why the person cannot take a section that is held, or perhaps not, whatever its seats: first what time decides. */
+    /** Beside its seats, why the person may not take a section that is not cancelled, or perhaps not; what time decides comes first. */
     public List<Reason> reasons(Section section) {
         List<Reason> ofTime = inTime.computeIfAbsent(section.span(), this::inTime);
         List<Reason> ofPeople = Stream.concat(
