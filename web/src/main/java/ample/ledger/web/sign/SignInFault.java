@@ -3,7 +3,9 @@ package ample.ledger.web.sign;
 import ample.ledger.core.schedule.Coded;
 import java.util.Arrays;
 import java.util.Optional;
-import org.springframework.security.oauth2.core.OAuth2Error;
+import org.springframework.security.oauth2.core.OAuth2AuthenticationException;
+import org.springframework.web.client.HttpServerErrorException;
+import org.springframework.web.client.ResourceAccessException;
 
 /** Why signing in did not succeed. */
 enum SignInFault implements Coded {
@@ -26,9 +28,15 @@ enum SignInFault implements Coded {
         return sentence;
     }
 
-    /** What the error of a sign-in means to a person. */
-    static SignInFault of(OAuth2Error error) {
-        return switch (error.getErrorCode()) {
+    /** What it means to a person that a sign-in was refused. */
+    static SignInFault of(OAuth2AuthenticationException refused) {
+        for (Throwable cause = refused; cause != null; cause = cause.getCause()) {
+            // Whatever was made of it on the way: the provider did not answer, or with a fault of its own.
+            if (cause instanceof ResourceAccessException || cause instanceof HttpServerErrorException) {
+                return AWAY;
+            }
+        }
+        return switch (refused.getError().getErrorCode()) {
             case "authorization_request_not_found", "invalid_state_parameter", "invalid_grant" -> NOT_BEGUN;
             case "access_denied" -> REFUSED;
             case Roles.NO_ROLE -> NOBODY;

@@ -149,7 +149,7 @@ public class SignOn {
             Refusal.sendAway(request, response);
             return;
         }
-        SignInFault fault = SignInFault.of(refused.getError());
+        SignInFault fault = SignInFault.of(refused);
         LOG.warn("Signing in from {} has failed: {}", ClientAddress.of(request), refused.getError());
         response.sendRedirect(
                 Addresses.with(Addresses.with("/sign-in", "fault", fault.code()), "back", SignInCookie.back(request)));

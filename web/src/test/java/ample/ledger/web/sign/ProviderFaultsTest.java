@@ -16,7 +16,6 @@ import com.nimbusds.jwt.JWTClaimsSet;
 import com.nimbusds.jwt.SignedJWT;
 import com.sun.net.httpserver.HttpExchange;
 import com.sun.net.httpserver.HttpServer;
-import java.io.IOException;
 import java.net.InetAddress;
 import java.net.InetSocketAddress;
 import java.net.URLDecoder;
@@ -59,7 +58,13 @@ class ProviderFaultsTest {
         SIGNED_BY_ANOTHER(claims -> claims, "not-trusted"),
         WITHOUT_A_NAME(claims -> claims.subject(null), "not-trusted"),
         WITHOUT_A_ROLE(claims -> claims.claim("roles", null), "nobody"),
-        OF_NO_ROLE_OF_OURS(claims -> claims.claim("roles", "gardener"), "nobody");
+        OF_NO_ROLE_OF_OURS(claims -> claims.claim("roles", "gardener"), "nobody"),
+        /** The provider has a fault of its own, and answers with status 500. */
+        NONE_FOR_A_FAULT(
+                claims -> {
+                    throw new IllegalStateException("No token");
+                },
+                "away");
 
         private final UnaryOperator<JWTClaimsSet.Builder> change;
         private final String code;
@@ -124,8 +129,10 @@ class ProviderFaultsTest {
             byte[] written;
             try {
                 written = says.to(exchange).getBytes(StandardCharsets.UTF_8);
-            } catch (Exception e) {
-                throw new IOException(e);
+            } catch (Exception fault) {
+                exchange.sendResponseHeaders(500, -1);
+                exchange.close();
+                return;
             }
             exchange.getResponseHeaders().set("Content-Type", "application/json");
             exchange.sendResponseHeaders(200, written.length);
