@@ -20,7 +20,7 @@ class SignInsUnderWayTest {
 
     private final SignInsUnderWay signIns = new SignInsUnderWay();
 
-    /** One ends while others begin: the library's own store fails at this within some hundred rounds. */
+    /** One ends while others begin: the library's own store fails at this. */
     @Test
     void oneIsFoundWhileOthersBegin() {
         signIns.save(begun("mine"));

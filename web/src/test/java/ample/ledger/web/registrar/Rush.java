@@ -61,7 +61,7 @@ public final class Rush {
     private static final int COURSES = 5;
     private static final int TRIED = 60;
 
-    /** One student in so many uses the pages. */
+    /** Of so many students one uses the application's pages, and the others ask the registrar as a program does. */
     private static final int AT_SCREENS = 20;
 
     private final URI application;
@@ -93,10 +93,9 @@ public final class Rush {
     private record Planned(String name, Opening opening, List<Request> requests, Optional<StudentAtScreen> screen) {}
 
     /**
-     * Runs it.
+     * Runs it. When all have a plan, it makes the file that is named last.
      *
-     * @param arguments where the application answers, the registrar's address and key, the bundle of the term, how many students, and a file that is made
-     *     when all have a plan
+     * @param arguments where the application answers, the registrar's address and key, the bundle of the term, how many students, and the file
      */
     public static void main(String[] arguments) throws Exception {
         Rush rush = new Rush(URI.create(arguments[0]), arguments[1], arguments[2], Path.of(arguments[3]));

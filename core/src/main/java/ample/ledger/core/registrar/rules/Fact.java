@@ -12,8 +12,8 @@ import java.util.Optional;
  * @param student to whom
  * @param part the section; the pool is named beside it, so that facts can be read without the schedule of that day
  * @param pool the code of its pool
- * @param heldFor for whom the seat was held, in the words of the pool; empty where it was held for nobody, and for a place on a waitlist
- * @param set of a place on a waitlist and of an offer, the sections that are wanted in the end; otherwise none
+ * @param heldFor for whom the seat was held, in the words of the pool; empty where it was held for nobody. A place on a waitlist has none
+ * @param set the sections that are wanted in the end. Only places on waitlists and offers have some
  * @param until of an offer, when it lapses; otherwise empty
  */
 public record Fact(
