@@ -59,8 +59,8 @@ public final class PagesBench {
         System.out.printf(
                 "%n%,d sections posted; %d requests a second, %d s each%n%n",
                 sheets.size(), SteadyRequests.A_SECOND, SteadyRequests.SECONDS);
-        System.out.println("| page | median, ms | 95th percentile, ms | longest, ms | meanwhile |");
-        System.out.println("|---|---|---|---|---|");
+        System.out.println("| page | median, ms | 95th percentile, ms | longest, ms | put off | meanwhile |");
+        System.out.println("|---|---|---|---|---|---|");
         pages("a guest", term, sheets);
         SignIn.by(requests.client(), URI.create(root), STUDENT, "/");
         pages("a student", term, sheets);
@@ -89,14 +89,15 @@ public final class PagesBench {
     private void print(String page, List<String> addresses) {
         requests.warmUp(addresses);
         try (StolenTime stolen = new StolenTime()) {
-            double[] times = requests.ask(addresses);
+            SteadyRequests.Round round = requests.ask(addresses);
             System.out.println(String.format(
                     Locale.ENGLISH,
-                    "| %s | %.1f | %.1f | %.1f | %s |",
+                    "| %s | %.1f | %.1f | %.1f | %d | %s |",
                     page,
-                    times[times.length / 2],
-                    times[times.length * 95 / 100],
-                    times[times.length - 1],
+                    round.percentile(50),
+                    round.percentile(95),
+                    round.percentile(100),
+                    round.putOff(),
                     stolen.inWords()));
         }
     }

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Random;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicLong;
 import java.util.concurrent.locks.LockSupport;
 
 /**
@@ -40,22 +41,35 @@ final class SteadyRequests {
         return client;
     }
 
-    /** Asks for these, mixed, round after round, until they are answered no faster any more. */
+    /**
+     * What a round of requests came to.
+     *
+     * @param times of the answers in milliseconds, the shortest first
+     * @param putOff how many were not answered with the page: who has too much to do puts some off
+     */
+    record Round(double[] times, long putOff) {
+
+        double percentile(int percent) {
+            return times[Math.min(times.length - 1, times.length * percent / 100)];
+        }
+    }
+
+    /** Asks for these, mixed, round after round, until they are answered no faster any more. A program that is cold may put some off. */
     void warmUp(List<String> addresses) {
         double least = Double.MAX_VALUE;
         int noFaster = 0;
         for (int round = 0; round < MOST_ROUNDS && noFaster < ENOUGH; round++) {
-            double[] times = ask(addresses);
-            double late = times[times.length * 95 / 100];
+            double late = ask(addresses).percentile(95);
             noFaster = late > least * NO_FASTER ? noFaster + 1 : 0;
             least = Math.min(least, late);
         }
     }
 
-    /** One round of these, mixed: the time of each answer in milliseconds from when it was due, the shortest first. */
-    double[] ask(List<String> addresses) {
+    /** One round of these, mixed; each answer is timed from when its request was due. */
+    Round ask(List<String> addresses) {
         List<String> mixed = new ArrayList<>(addresses);
         Collections.shuffle(mixed, new Random(7));
+        AtomicLong putOff = new AtomicLong();
         List<CompletableFuture<Double>> answers = new ArrayList<>();
         long start = System.nanoTime();
         for (int i = 0; i < SECONDS * A_SECOND; i++) {
@@ -69,15 +83,19 @@ final class SteadyRequests {
             // meanwhile.
             answers.add(client.sendAsync(request, HttpResponse.BodyHandlers.ofByteArray())
                     .exceptionallyCompose(closed -> client.sendAsync(request, HttpResponse.BodyHandlers.ofByteArray()))
-                    .thenApply(response -> timeOf(response, due)));
+                    .thenApply(response -> {
+                        putOff.addAndGet(isPutOff(response) ? 1 : 0);
+                        return (System.nanoTime() - due) / 1e6;
+                    }));
         }
-        return answers.stream().mapToDouble(CompletableFuture::join).sorted().toArray();
+        return new Round(
+                answers.stream().mapToDouble(CompletableFuture::join).sorted().toArray(), putOff.get());
     }
 
-    private static double timeOf(HttpResponse<byte[]> response, long due) {
-        if (response.statusCode() != 200) {
+    private static boolean isPutOff(HttpResponse<byte[]> response) {
+        if (response.statusCode() != 200 && response.statusCode() != 503) {
             throw new IllegalStateException(response.uri() + " answers " + response.statusCode());
         }
-        return (System.nanoTime() - due) / 1e6;
+        return response.statusCode() == 503;
     }
 }

@@ -12,6 +12,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.function.Predicate;
 import java.util.function.ToIntFunction;
 import org.jgrapht.alg.connectivity.KosarajuStrongConnectivityInspector;
 import org.jgrapht.graph.DefaultDirectedGraph;
@@ -56,7 +57,7 @@ public record SubmissionOrder(List<List<Attendance>> groups, List<Why> why) {
     public static List<Attendance> of(PlannedWeek week) {
         List<Attendance> all = new ArrayList<>(week.taken());
         all.addAll(week.waitedFor());
-        return of(all, group -> List.of(), one -> 0).groups().stream()
+        return of(all, group -> List.of(), one -> 0, group -> true).groups().stream()
                 .flatMap(List::stream)
                 .toList();
     }
@@ -68,11 +69,13 @@ public record SubmissionOrder(List<List<Attendance>> groups, List<Why> why) {
      * @param all in the order of the plan
      * @param givenUp what goes when the sections of one course are had: those that they take the place of
      * @param seats how many seats of a section can be had
+     * @param asked whether a group is asked for: what decided the order of the others is of no interest
      */
     public static SubmissionOrder of(
             Collection<Attendance> all,
             Function<List<Attendance>, List<Attendance>> givenUp,
-            ToIntFunction<Attendance> seats) {
+            ToIntFunction<Attendance> seats,
+            Predicate<List<Attendance>> asked) {
         List<List<Attendance>> groups = joined(ofCourses(all));
         List<Before> before = new ArrayList<>();
         for (List<Attendance> then : groups) {
@@ -88,7 +91,8 @@ public record SubmissionOrder(List<List<Attendance>> groups, List<Why> why) {
                                 group -> group.get(0).term().dates().first())
                         .thenComparing(group -> fewest(group, seats)))
                 .forEach(group -> add(group, before, Set.of(), ordered));
-        return new SubmissionOrder(List.copyOf(ordered), why(List.copyOf(ordered), before, seats));
+        return new SubmissionOrder(
+                List.copyOf(ordered), why(ordered.stream().filter(asked).toList(), before, seats));
     }
 
     private static int fewest(List<Attendance> group, ToIntFunction<Attendance> seats) {
@@ -203,6 +207,7 @@ public record SubmissionOrder(List<List<Attendance>> groups, List<Why> why) {
             }
         }
         before.stream()
+                .filter(one -> ordered.contains(one.first))
                 .filter(one -> ordered.indexOf(one.first) < ordered.indexOf(one.then))
                 .map(Before::why)
                 .forEach(why::add);

@@ -82,7 +82,7 @@ final class Remedies {
         if (answer.get().isRefusedFor(Reason.FULL_WAITLIST_OPEN)) {
             waiting(line).ifPresent(remedies::add);
         }
-        leftOut(line).stream().limit(MOST).forEach(remedies::add);
+        remedies.addAll(leftOut(line));
         return remedies;
     }
 
@@ -178,13 +178,15 @@ final class Remedies {
 
     /** Whether {@code changed} has the line, and refuses no other that was had before. */
     private boolean mends(int line, List<Step> changed) {
-        List<Optional<Answer>> after = foretold.answers(changed, this::moment);
+        Book book = foretold.book();
         CourseCode wanted = steps.get(line).lead().section().course().code();
-        for (int i = 0; i < changed.size(); i++) {
-            Step step = changed.get(i);
-            boolean isLine = step.lead().sameCourse(steps.get(line).lead());
-            boolean had = isLine || wasHad(step);
-            if (had && after.get(i).filter(Answer::wasRefused).isPresent()) {
+        for (Step step : changed) {
+            boolean refused = step.request()
+                    .filter(request ->
+                            foretold.answer(book, request, moment(step)).wasRefused())
+                    .isPresent();
+            boolean had = step.lead().sameCourse(steps.get(line).lead()) || wasHad(step);
+            if (refused && had) {
                 return false;
             }
         }
@@ -243,7 +245,7 @@ final class Remedies {
                 EnumSet.of(Reason.OVER_LIMIT, Reason.SAME_COURSE, Reason.EXCLUDED, Reason.CLASH, Reason.TWIN);
         boolean may = answers.get(line).orElseThrow().refusals().stream().allMatch(refusal -> isOf(refusal, others));
         List<Remedy> found = new ArrayList<>();
-        for (int i = 0; may && i < steps.size(); i++) {
+        for (int i = 0; may && found.size() < MOST && i < steps.size(); i++) {
             Step other = steps.get(i);
             if (i != line && other.request().isPresent() && mends(line, with(other, Optional.empty()))) {
                 found.add(new Remedy.LeaveOut(other.sections()));

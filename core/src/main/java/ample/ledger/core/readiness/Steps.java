@@ -54,7 +54,11 @@ public record Steps(List<Step> steps, List<SubmissionOrder.Why> why) {
         List<Attendance> registered = has.registered().stream()
                 .flatMap(entry -> entry.in(week.posted()).stream())
                 .toList();
-        SubmissionOrder order = SubmissionOrder.of(all, group -> replaced(group, registered), seats);
+        SubmissionOrder order = SubmissionOrder.of(
+                all,
+                group -> replaced(group, registered),
+                seats,
+                group -> request(group, week, registered, has).isPresent());
         return new Steps(
                 order.groups().stream()
                         .map(group -> new Step(group, request(group, week, registered, has)))

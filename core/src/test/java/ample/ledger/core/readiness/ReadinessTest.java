@@ -115,6 +115,7 @@ class ReadinessTest {
         assertThat(steps.requests())
                 .containsExactly(
                         Request.register(Entry.of(List.of(attendance("TIDE 214 T1"), attendance("TIDE 214 T1-a")))));
+        assertThat(steps.why()).noneMatch(Why.TakenWith.class::isInstance);
         assertThat(Readiness.of(steps, foretold(has), OPEN).lines()).allMatch(line -> !line.refused());
     }
 

@@ -3,24 +3,17 @@ package ample.ledger.web.ready;
 import ample.ledger.core.browse.brief.Brief;
 import ample.ledger.core.plan.Attendance;
 import ample.ledger.core.plan.PlannedWeek;
-import ample.ledger.core.plan.SubmissionOrder.Why;
 import ample.ledger.core.readiness.Readiness;
 import ample.ledger.core.readiness.Readiness.Line;
-import ample.ledger.core.readiness.Readiness.Remedy;
 import ample.ledger.core.readiness.Steps;
-import ample.ledger.core.registrar.Answer;
 import ample.ledger.core.registrar.Entry;
-import ample.ledger.core.registrar.Refusal.Reason;
 import ample.ledger.core.registrar.Request;
 import ample.ledger.core.registrar.Submission;
 import ample.ledger.core.schedule.Schedule;
-import ample.ledger.core.schedule.TermCode;
 import ample.ledger.store.AskedSubmissions.Asked;
 import ample.ledger.web.ready.ReadyPage.Answered;
 import ample.ledger.web.ready.ReadyPage.Cell;
-import ample.ledger.web.ready.ReadyPage.Field;
 import ample.ledger.web.ready.ReadyPage.Link;
-import ample.ledger.web.ready.ReadyPage.Mend;
 import ample.ledger.web.ready.ReadyPage.Ordering;
 import ample.ledger.web.ready.ReadyPage.Row;
 import ample.ledger.web.ready.ReadyPage.Said;
@@ -28,7 +21,6 @@ import ample.ledger.web.ready.ReadyPage.Sending;
 import ample.ledger.web.ready.ReadyPage.Total;
 import ample.ledger.web.term.Addresses;
 import ample.ledger.web.visit.OpeningWords;
-import ample.ledger.web.visit.StandingWords;
 import ample.ledger.web.words.Words;
 import java.time.Duration;
 import java.time.Instant;
@@ -73,7 +65,7 @@ final class ReadyPages {
                 lead(readiness),
                 told,
                 new Ordering(
-                        steps.why().stream().map(ReadyPages::why).distinct().toList(),
+                        steps.why().stream().map(WhyWords::of).distinct().toList(),
                         readiness.requests().size() < 2 || ask.arranging()
                                 ? ""
                                 : ask.arrange(true).address(),
@@ -118,33 +110,9 @@ final class ReadyPages {
                 : List.of();
     }
 
-    private static String why(Why why) {
-        if (why instanceof Why.EarlierTerm earlier) {
-            return "%s before %s: it begins earlier."
-                    .formatted(earlier.earlier().name(), earlier.later().name());
-        }
-        if (why instanceof Why.TakenWith with) {
-            return "%s first: %s must be taken with it.".formatted(course(with.first()), course(with.then()));
-        }
-        if (why instanceof Why.Alongside beside) {
-            return "%s first: %s asks for it, and it may be taken beside."
-                    .formatted(course(beside.first()), course(beside.then()));
-        }
-        if (why instanceof Why.MakesRoom room) {
-            return "%s first: what it takes the place of stands in the way of %s."
-                    .formatted(course(room.first()), course(room.then()));
-        }
-        return why instanceof Why.OneSet
-                ? "A section and what goes with it go together, or neither."
-                : "What has the fewest seats for you goes before the rest.";
-    }
-
-    private static String course(Attendance one) {
-        return one.section().course().code().toString();
-    }
-
     private List<ReadyPage.Line> lines(Readiness readiness, List<Submission> last) {
         CellWords cells = new CellWords(student, readiness, now);
+        Mends mends = new Mends(ask);
         List<ReadyPage.Line> lines = new ArrayList<>();
         int number = 0;
         for (int i = 0; i < readiness.lines().size(); i++) {
@@ -159,7 +127,7 @@ final class ReadyPages {
                     cells.with(line),
                     cells.credits(line),
                     cells.notes(line),
-                    mends(line),
+                    mends.of(line),
                     answers(line, last),
                     moved(readiness, i, -1),
                     moved(readiness, i, 1)));
@@ -205,74 +173,6 @@ final class ReadyPages {
                 .filter(said -> said.request().set().stream().anyMatch(own::contains))
                 .flatMap(said -> AnswerWords.said(said.request(), said.answer(), student.posted()).stream())
                 .toList();
-    }
-
-    private List<Mend> mends(Line line) {
-        List<Mend> mends = new ArrayList<>();
-        Answer then = line.then().orElse(Answer.DONE);
-        if (then.isRefusedFor(Reason.HOLD)) {
-            mends.add(page("Who lifts the hold", Addresses.with("/" + ask.term() + "/opening", "back", ask.address())));
-        }
-        if (then.isRefusedFor(Reason.PREREQUISITE) || then.isRefusedFor(Reason.NEEDS_PERMISSION)) {
-            Attendance lead = line.step().lead();
-            mends.add(page(
-                    "What leads to " + lead.section().course().code(),
-                    new Addresses(lead.term().code())
-                            .course(lead.section().course().code(), Brief.EVERYTHING)));
-        }
-        line.remedies().forEach(remedy -> mends.add(mend(remedy)));
-        return mends;
-    }
-
-    private static Mend page(String words, String address) {
-        return new Mend(words, "", List.of(), address);
-    }
-
-    private Mend mend(Remedy remedy) {
-        if (remedy instanceof Remedy.Wait wait) {
-            return form(
-                    "Wait: you would be " + StandingWords.place(wait.place()) + ", no credits until then",
-                    "standing",
-                    wait.set().stream().map(one -> new Field("line", token(one))),
-                    Stream.of(new Field("standing", "waited-for")));
-        }
-        if (remedy instanceof Remedy.LeaveOut out) {
-            return form(
-                    "Leave out " + names(out.others()),
-                    "remove",
-                    out.others().stream().map(one -> new Field("line", token(one))),
-                    Stream.of());
-        }
-        Remedy.Instead instead = (Remedy.Instead) remedy;
-        return form(
-                instead.out().isEmpty()
-                        ? "Add " + names(instead.in())
-                        : instead.in().isEmpty()
-                                ? "Without " + names(instead.out())
-                                : names(instead.in()) + " instead of " + names(instead.out()),
-                "swap",
-                instead.out().stream().map(one -> new Field("out", token(one))),
-                instead.in().stream().map(one -> new Field("in", token(one))));
-    }
-
-    private Mend form(String words, String act, Stream<Field> fields, Stream<Field> more) {
-        return new Mend(
-                words,
-                "/" + ask.term() + "/week/" + act,
-                Stream.of(fields, more, Stream.of(new Field("back", ask.address())))
-                        .flatMap(some -> some)
-                        .toList(),
-                "");
-    }
-
-    private String token(Attendance one) {
-        TermCode own = one.term().code();
-        String digits = one.section().entry().digits();
-        return own.equals(ask.term()) ? digits : own + "." + digits;
-    }
-
-    private static String names(List<Attendance> some) {
-        return some.stream().map(Object::toString).collect(Collectors.joining(" and "));
     }
 
     private Total total(Readiness readiness) {
