@@ -37,6 +37,11 @@ public final class PagesBench {
     /** So many sections are in it. */
     private static final int SECTIONS = 8;
 
+    /** With more of the processors' working time for others, in percent, it is measured again. */
+    private static final double DISTURBED = 5;
+
+    private static final int MOST_TRIES = 6;
+
     private final SteadyRequests requests = new SteadyRequests();
 
     private PagesBench() {}
@@ -88,17 +93,23 @@ public final class PagesBench {
 
     private void print(String page, List<String> addresses) {
         requests.warmUp(addresses);
-        try (StolenTime stolen = new StolenTime()) {
-            SteadyRequests.Round round = requests.ask(addresses);
-            System.out.println(String.format(
-                    Locale.ENGLISH,
-                    "| %s | %.1f | %.1f | %.1f | %d | %s |",
-                    page,
-                    round.percentile(50),
-                    round.percentile(95),
-                    round.percentile(100),
-                    round.putOff(),
-                    stolen.inWords()));
+        for (int tries = 1; ; tries++) {
+            try (StolenTime stolen = new StolenTime()) {
+                SteadyRequests.Round round = requests.ask(addresses);
+                boolean disturbed = stolen.percent() > DISTURBED;
+                if (!disturbed || tries == MOST_TRIES) {
+                    System.out.println(String.format(
+                            Locale.ENGLISH,
+                            "| %s | %.1f | %.1f | %.1f | %d | %s |",
+                            page,
+                            round.percentile(50),
+                            round.percentile(95),
+                            round.percentile(100),
+                            round.putOff(),
+                            stolen.inWords()));
+                    return;
+                }
+            }
         }
     }
 
