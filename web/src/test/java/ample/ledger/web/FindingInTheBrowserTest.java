@@ -23,7 +23,7 @@ class FindingInTheBrowserTest {
 
         page.keyboard().press("/");
         page.keyboard().type("glac 240, tide 214 after 8 blorp");
-        assertThat(page.locator("#preview .stretch")).hasCount(4);
+        assertThat(page.locator("#preview .stretch")).hasCount(3);
         assertThat(page.locator("#preview .unread")).containsText("blorp");
         page.keyboard().press("Enter");
 
@@ -32,6 +32,11 @@ class FindingInTheBrowserTest {
         assertThat(page.locator(".course .code").first()).hasText("GLAC 240d");
         page.getByLabel("Take “after 8” back").click();
         assertThat(phrase(page, "at any time")).isVisible();
+
+        page.locator("#find").fill("blorp");
+        page.locator("#find").press("Enter");
+        assertThat(page.locator("#heard")).containsText("Nothing in this line was understood");
+        assertThat(page).hasURL(Pattern.compile(".*/browse\\?number=glac:240,tide:214&heard=blorp"));
     }
 
     @Test

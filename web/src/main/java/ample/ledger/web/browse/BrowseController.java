@@ -1,6 +1,9 @@
 package ample.ledger.web.browse;
 
 import ample.ledger.core.browse.brief.Brief;
+import ample.ledger.core.browse.brief.BriefAddress;
+import ample.ledger.core.browse.quick.QuickFind;
+import ample.ledger.core.browse.quick.QuickPlaces;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.SeasonCode;
 import ample.ledger.core.schedule.TermCode;
@@ -104,14 +107,33 @@ class BrowseController {
         return "browse/list :: leaf";
     }
 
-    /** Reads a line of text, and goes to what it says. */
+    /**
+     * Reads a line of text, and goes to what it says; to another term where it names one. Where nothing is understood, nothing changes.
+     *
+     * @param from the query of the brief that was there before
+     */
     @GetMapping({"/{term}/find", "/season/{season}/find"})
     String find(
             @ModelAttribute(name = "place", binding = false) Place place,
-            @RequestParam(defaultValue = "") String text) {
-        Brief brief = place.quickFind().read(text).brief();
-        String address = place.addresses().browse(brief);
+            @RequestParam(defaultValue = "") String text,
+            @RequestParam(defaultValue = "") String from) {
+        Optional<QuickPlaces.Found> other = places.named(place, text);
+        if (other.isPresent()) {
+            return "redirect:"
+                    + QuickWording.find(
+                            places.at(other.get().place().path()), other.get().rest());
+        }
+        QuickFind.Reading reading = place.quickFind().read(text);
+        boolean nothing = reading.brief().isEmpty() && !reading.pieces().isEmpty();
+        String address = place.addresses().browse(nothing ? before(place, from) : reading.brief());
         return "redirect:" + (text.isBlank() ? address : Addresses.with(address, "heard", text.strip()));
+    }
+
+    private static Brief before(Place place, String query) {
+        return Addresses.parameters("?" + query)
+                .map(parameters ->
+                        BriefAddress.read(parameters, place.vocabulary()).brief())
+                .orElse(Brief.EVERYTHING);
     }
 
     /** What a line of text would be read as, while it is typed. */
@@ -122,7 +144,7 @@ class BrowseController {
             @RequestParam(defaultValue = "") String text,
             HttpServletRequest request,
             Model model) {
-        model.addAttribute("preview", QuickWording.preview(place, text, visits.of(request, preferences)));
+        model.addAttribute("preview", QuickWording.preview(places, place, text, visits.of(request, preferences)));
         return "browse/find :: preview";
     }
 

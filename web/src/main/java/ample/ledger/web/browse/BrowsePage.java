@@ -4,6 +4,7 @@ import ample.ledger.web.words.SeatWords;
 import ample.ledger.web.words.Strip;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -112,14 +113,29 @@ public record BrowsePage(
     /** A link among several of which one holds. */
     public record Choice(String label, String title, String address, boolean chosen) {}
 
-    /** A line of text, and what each stretch of it was read as. */
-    public record Heard(String text, List<Stretch> stretches) {}
+    /**
+     * A line of text, and what was read in it.
+     *
+     * @param stretches first what was understood, by condition, then what was not
+     * @param nothing whether nothing was understood
+     */
+    public record Heard(String text, List<Stretch> stretches, boolean nothing) {
+
+        /** With something before the rest. */
+        Heard of(Stretch first) {
+            return new Heard(
+                    text, Stream.concat(Stream.of(first), stretches.stream()).toList(), nothing);
+        }
+    }
 
     /**
-     * @param means the phrase that it became part of; null where it was not understood
-     * @param without the address with the text read again without it
+     * Words of a line that were read together.
+     *
+     * @param means the phrase that they became part of; null where they were not understood
+     * @param not why they were not understood, or that they were not
+     * @param without the address with the text read again without them
      */
-    public record Stretch(String text, @Nullable String means, String without) {}
+    public record Stretch(String text, @Nullable String means, String not, String without) {}
 
     /**
      * One leaf of the list.

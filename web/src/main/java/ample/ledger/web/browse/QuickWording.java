@@ -2,17 +2,24 @@ package ample.ledger.web.browse;
 
 import ample.ledger.core.browse.answer.SeasonFindings;
 import ample.ledger.core.browse.brief.Condition;
+import ample.ledger.core.browse.brief.Topic;
 import ample.ledger.core.browse.brief.Wording;
 import ample.ledger.core.browse.quick.QuickFind;
+import ample.ledger.core.browse.quick.QuickPlaces;
 import ample.ledger.web.browse.BrowsePage.Heard;
 import ample.ledger.web.browse.BrowsePage.Stretch;
 import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Addresses;
 import ample.ledger.web.term.Place;
+import ample.ledger.web.term.Places;
 import ample.ledger.web.visit.Visit;
 import ample.ledger.web.words.Words;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
 /** Says how a line of text is read, before and after it is taken. */
 public final class QuickWording {
@@ -34,33 +41,47 @@ public final class QuickWording {
     static Heard heard(Place place, String text, Preferences preferences) {
         QuickFind.Reading reading = place.quickFind().read(text);
         Wording wording = preferences.wording(place.vocabulary());
-        return new Heard(
-                reading.text(),
-                reading.pieces().stream()
-                        .map(piece -> new Stretch(
-                                piece.text(),
-                                piece.topic()
-                                        .flatMap(topic -> reading.brief().about(topic))
-                                        .map(condition -> said(condition, wording))
-                                        .orElse(null),
-                                find(place, reading.without(piece))))
-                        .toList());
+        Map<Topic, List<QuickFind.Piece>> understood = new LinkedHashMap<>();
+        reading.pieces()
+                .forEach(piece -> piece.topic()
+                        .ifPresent(topic -> understood
+                                .computeIfAbsent(topic, absent -> new ArrayList<>())
+                                .add(piece)));
+        List<Stretch> stretches = new ArrayList<>();
+        understood.forEach((topic, pieces) -> stretches.add(new Stretch(
+                pieces.stream().map(QuickFind.Piece::text).collect(Collectors.joining(" · ")),
+                reading.brief()
+                        .about(topic)
+                        .map(condition -> said(condition, wording))
+                        .orElse(null),
+                "",
+                find(place, reading.without(pieces)))));
+        reading.notUnderstood()
+                .forEach(piece -> stretches.add(
+                        new Stretch(piece.text(), null, why(piece), find(place, reading.without(List.of(piece))))));
+        return new Heard(reading.text(), stretches, reading.brief().isEmpty());
     }
 
-    static Preview preview(Place place, String text, Visit visit) {
+    private static String why(QuickFind.Piece piece) {
+        return piece.text().equalsIgnoreCase("or") ? "not understood here: both are asked for" : "not understood";
+    }
+
+    static Preview preview(Places places, Place at, String line, Visit visit) {
+        Optional<QuickPlaces.Found> other = places.named(at, line);
+        Place place = other.map(found -> places.at(found.place().path())).orElse(at);
+        String text = other.map(QuickPlaces.Found::rest).orElse(line);
         Heard heard = heard(place, text, visit.preferences());
-        boolean some = heard.stretches().stream()
-                .anyMatch(stretch -> Optional.ofNullable(stretch.means()).isPresent());
         return new Preview(
-                heard,
-                some
-                        ? Words.count(
+                other.map(found -> heard.of(new Stretch(found.words(), "In " + place.name(), "", find(at, text))))
+                        .orElse(heard),
+                heard.nothing()
+                        ? ""
+                        : Words.count(
                                 SeasonFindings.count(
                                         visit.of(place.terms()),
                                         place.quickFind().read(text).brief()),
-                                "section")
-                        : "",
-                place.quickFind().suggest(text, MOST_SUGGESTIONS).stream()
+                                "section"),
+                at.quickFind().suggest(line, MOST_SUGGESTIONS).stream()
                         .map(found -> new Suggested(kind(found.kind()), found.label(), found.text()))
                         .toList());
     }

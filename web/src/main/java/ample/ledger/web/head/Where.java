@@ -17,9 +17,10 @@ import java.util.Map;
  *
  * @param edition which edition is shown and when it was posted
  * @param find the address that reads a line of text
+ * @param brief the query of the address of the brief; empty for one without conditions
  * @param others every term and season that can be browsed, this one among them
  */
-public record Where(String name, String edition, List<Screen> screens, String find, List<Other> others) {
+public record Where(String name, String edition, List<Screen> screens, String find, String brief, List<Other> others) {
 
     /** A screen that the head leads to. */
     public record Screen(String screen, String label, String title, String address, int count) {}
@@ -49,6 +50,7 @@ public record Where(String name, String edition, List<Screen> screens, String fi
                                 "/" + place.terms().get(0).edition().term() + "/ready",
                                 0)),
                 "/" + place.path() + "/find",
+                place.addresses().browse(brief).replaceFirst("^[^?]*\\??", ""),
                 others(all, place, brief));
     }
 

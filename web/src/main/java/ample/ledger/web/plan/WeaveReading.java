@@ -16,11 +16,11 @@ import ample.ledger.core.schedule.TermCode;
 import ample.ledger.core.weave.Demand;
 import ample.ledger.core.weave.WeaveRequest;
 import ample.ledger.core.weave.Wish;
+import ample.ledger.web.term.Addresses;
 import ample.ledger.web.term.Picked;
 import ample.ledger.web.term.PostedTerm;
 import ample.ledger.web.term.Terms;
 import ample.ledger.web.visit.Visit;
-import java.net.URLDecoder;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -35,7 +35,6 @@ import java.util.function.ToIntFunction;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.util.DigestUtils;
-import org.springframework.web.util.UriComponentsBuilder;
 
 /** Reads what an address asks to have woven. */
 final class WeaveReading {
@@ -216,7 +215,7 @@ final class WeaveReading {
         if (weave.brief().isEmpty()) {
             return Optional.empty();
         }
-        Optional<Map<String, List<String>>> parameters = parameters(weave.brief());
+        Optional<Map<String, List<String>>> parameters = Addresses.parameters(weave.brief());
         if (parameters.isEmpty()) {
             faults.add("The brief that every section shall fit cannot be read; save it anew in Browse.");
             return Optional.empty();
@@ -234,24 +233,6 @@ final class WeaveReading {
         return Optional.of(attendance -> Objects.requireNonNull(
                         findings.get(attendance.term().code()))
                 .fits(attendance.section().entry()));
-    }
-
-    /** What stands in the query of an address; empty for what is none. */
-    private static Optional<Map<String, List<String>>> parameters(String address) {
-        try {
-            Map<String, List<String>> parameters = new HashMap<>();
-            UriComponentsBuilder.fromUriString(address)
-                    .build()
-                    .getQueryParams()
-                    .forEach((name, values) -> parameters.put(
-                            name,
-                            values.stream()
-                                    .map(value -> URLDecoder.decode(value == null ? "" : value, StandardCharsets.UTF_8))
-                                    .toList()));
-            return Optional.of(parameters);
-        } catch (IllegalArgumentException noAddress) {
-            return Optional.empty();
-        }
     }
 
     private StatusReading reading(Attendance attendance) {

@@ -6,10 +6,16 @@ import ample.ledger.core.schedule.CourseCode;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Section;
 import ample.ledger.core.schedule.TermCode;
+import java.net.URLDecoder;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.springframework.web.util.UriComponentsBuilder;
 
 /**
  * The addresses of one term's screens, or those of a season. Each carries the brief, so that every screen leads back to the
@@ -82,5 +88,23 @@ public record Addresses(String term) {
         return URLEncoder.encode(value, StandardCharsets.UTF_8)
                 .replace("%2C", ",")
                 .replace("%3A", ":");
+    }
+
+    /** What stands in the query of an address; empty for what is none. */
+    public static Optional<Map<String, List<String>>> parameters(String address) {
+        try {
+            Map<String, List<String>> parameters = new HashMap<>();
+            UriComponentsBuilder.fromUriString(address)
+                    .build()
+                    .getQueryParams()
+                    .forEach((name, values) -> parameters.put(
+                            name,
+                            values.stream()
+                                    .map(value -> URLDecoder.decode(value == null ? "" : value, StandardCharsets.UTF_8))
+                                    .toList()));
+            return Optional.of(parameters);
+        } catch (IllegalArgumentException noAddress) {
+            return Optional.empty();
+        }
     }
 }

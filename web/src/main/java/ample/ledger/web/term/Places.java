@@ -1,13 +1,16 @@
 package ample.ledger.web.term;
 
+import ample.ledger.core.browse.quick.QuickPlaces;
 import ample.ledger.core.plan.PostedSchedules;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.SeasonCode;
 import ample.ledger.core.schedule.TermCode;
 import java.time.Clock;
 import java.time.ZonedDateTime;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -67,6 +70,29 @@ public class Places {
         return path.startsWith(SEASON)
                 ? season(new SeasonCode(path.substring(SEASON.length())))
                 : place(new TermCode(path));
+    }
+
+    /**
+     * The other place that a line of text names: a term, or an institution by its name or the first word of that, which is browsed in the season of
+     * {@code place}.
+     */
+    public Optional<QuickPlaces.Found> named(Place place, String text) {
+        List<QuickPlaces.Named> named = new ArrayList<>();
+        Schedule here = place.terms().get(0).schedule();
+        for (PostedTerm posted : terms.all()) {
+            Schedule schedule = posted.schedule();
+            String path = posted.edition().term().text();
+            String institution = schedule.institution().name();
+            named.add(new QuickPlaces.Named(schedule.term().name(), path));
+            if (schedule.term().season().code().equals(here.term().season().code())
+                    && !institution.equals(here.institution().name())) {
+                named.add(new QuickPlaces.Named(institution, path));
+                named.add(new QuickPlaces.Named(institution.split(" ")[0], path));
+            }
+        }
+        return new QuickPlaces(named)
+                .find(text)
+                .filter(found -> !found.place().path().equals(place.path()));
     }
 
     private List<PostedTerm> ofSeason(SeasonCode code) {

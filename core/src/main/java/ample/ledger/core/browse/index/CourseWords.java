@@ -74,6 +74,11 @@ public final class CourseWords {
         return right.isEmpty() && word.length() >= LEAST_LETTERS_FOR_A_TYPO ? withOneTypo(word) : right;
     }
 
+    /** Whether some course has this word, spelled right, or one that begins with it. */
+    boolean has(String word) {
+        return tokens(word).stream().anyMatch(each -> !spelledRight(each).isEmpty());
+    }
+
     private BitSet spelledRight(String word) {
         BitSet having = new BitSet();
         BitSet sameStem = byStem.get(stem(word));

@@ -233,6 +233,11 @@ public final class TermIndex {
     }
 
     /** Whether some course has this word, as {@link CourseWords} finds words. */
+    public boolean mentions(String word) {
+        return words.has(word);
+    }
+
+    /** The same with a typo forgiven. */
     public boolean mentionsWithTypo(String word) {
         return !words.find(word).isEmpty();
     }

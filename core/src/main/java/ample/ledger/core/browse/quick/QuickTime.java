@@ -20,9 +20,6 @@ record QuickTime(int hour, int minute, String half, boolean exact, int tokens) {
     private static final Pattern ONE = Pattern.compile(TIME);
     private static final Pattern TWO = Pattern.compile(TIME + "\\s*[-–]\\s*" + TIME);
 
-    /** The first hour of which a student without "am" or "pm" means the morning. No source: classes start from 8. */
-    private static final int FIRST_MORNING_HOUR = 8;
-
     /** Two times joined by a hyphen. */
     record Range(QuickTime from, QuickTime to) {}
 
@@ -73,18 +70,27 @@ record QuickTime(int hour, int minute, String half, boolean exact, int tokens) {
         return possible ? Optional.of(new QuickTime(hour, minute, half, exact, tokens)) : Optional.empty();
     }
 
-    /** What a student most likely means: 3 is three in the afternoon, 9 is nine in the morning. */
-    LocalTime likely() {
+    /** Whether it can be nothing else: a bare "9" may be a number of anything. */
+    boolean isClearlyATime() {
+        return exact || !half.isEmpty();
+    }
+
+    /**
+     * What a student most likely means: 3 is three in the afternoon, 9 is nine in the morning.
+     *
+     * @param firstHour from this on an hour without "am" or "pm" is one of the morning
+     */
+    LocalTime likely(int firstHour) {
         if (half.equals("am")) {
             return LocalTime.of(hour % 12, minute);
         }
-        boolean afternoon = half.equals("pm") || !exact && hour > 0 && hour < FIRST_MORNING_HOUR;
+        boolean afternoon = half.equals("pm") || !exact && hour > 0 && hour < firstHour;
         return LocalTime.of(afternoon ? hour % 12 + 12 : hour, minute);
     }
 
     /** The same as the end of a stretch from {@code start}: of 11 to 2 two in the afternoon, of 9 to 9 nine in the evening. */
-    LocalTime after(LocalTime start) {
-        LocalTime end = likely();
+    LocalTime after(LocalTime start, int firstHour) {
+        LocalTime end = likely(firstHour);
         return !start.isBefore(end) && half.isEmpty() && hour < 12 ? LocalTime.of(hour + 12, minute) : end;
     }
 }

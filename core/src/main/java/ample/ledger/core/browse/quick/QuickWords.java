@@ -6,8 +6,10 @@ import ample.ledger.core.browse.index.Vocabulary;
 import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.Instructor;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
@@ -16,6 +18,10 @@ import java.util.NavigableMap;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.apache.lucene.util.automaton.CharacterRunAutomaton;
+import org.apache.lucene.util.automaton.LevenshteinAutomata;
 
 /** The phrases of one edition that name values of facets, and the suggestions that its names begin. */
 final class QuickWords {
@@ -23,10 +29,12 @@ final class QuickWords {
     /** Words that only join others. */
     static final Set<String> JOINING = Set.of(
             "a",
+            "about",
             "an",
             "and",
             "any",
             "at",
+            "but",
             "by",
             "class",
             "classes",
@@ -39,9 +47,13 @@ final class QuickWords {
             "is",
             "meeting",
             "meets",
+            "me",
+            "my",
             "of",
             "on",
+            "only",
             "or",
+            "please",
             "section",
             "sections",
             "taught",
@@ -50,20 +62,63 @@ final class QuickWords {
             "to",
             "toward",
             "towards",
+            "want",
             "with",
             "-",
             "–",
             "&",
             "+");
 
+    /** Words that turn round what comes next. */
+    static final Set<String> DENYING = Set.of(
+            "avoid",
+            "avoiding",
+            "don't",
+            "dont",
+            "except",
+            "exclude",
+            "excluding",
+            "minus",
+            "never",
+            "no",
+            "non",
+            "none",
+            "not",
+            "nothing",
+            "off",
+            "without");
+
     /** Words that say something of what comes next, and are never looked for in titles. */
-    static final Set<String> COMMANDING =
-            Set.of("after", "before", "between", "except", "never", "no", "not", "till", "until", "without");
+    static final Set<String> COMMANDING = Stream.concat(
+                    DENYING.stream(),
+                    Stream.of(
+                            "after", "at", "before", "between", "earlier", "fewer", "later", "least", "less", "most",
+                            "than", "till", "under", "until"))
+            .collect(Collectors.toUnmodifiableSet());
+
+    /** Behind "free" these are what costs nothing. */
+    static final Set<String> OF_MATERIALS = Set.of("books", "material", "materials", "textbook", "textbooks");
 
     /** The most words that a phrase has. */
     static final int MOST_WORDS = 6;
 
+    /** The facets whose names are known by a part of them. */
+    private static final List<Facet> IN_PARTS = List.of(Facet.CAMPUS, Facet.BUILDING, Facet.INSTRUCTOR);
+
+    private static final int LEAST_LETTERS = 4;
+    private static final int LEAST_LETTERS_FOR_A_TYPO = 6;
+    private static final int LETTERS_FOR_TWO_TYPOS = 10;
+
+    /** Where nothing begins before: 8, no source. */
+    private static final int LATEST_FIRST_HOUR = 8;
+
+    /** What begins in the night is no morning's. */
+    private static final int EARLIEST = 5;
+
     private final Map<String, List<Meaning>> phrases = new HashMap<>();
+    private final Map<String, List<Meaning>> parts = new HashMap<>();
+    private final List<NearSubject> subjects;
+    private final int firstHour;
     private final NavigableMap<String, Set<QuickFind.Suggestion>> beginnings = new TreeMap<>();
 
     /** What a phrase names. */
@@ -83,10 +138,19 @@ final class QuickWords {
                 }
             }
         }
-        phrase("online", Facet.DELIVERY, Set.of("online-timed", "online-untimed"));
-        phrase("in person", Facet.DELIVERY, Set.of("on-site"));
+        for (String online : List.of("online", "remote", "remotely")) {
+            phrase(online, Facet.DELIVERY, Set.of("online-timed", "online-untimed"));
+        }
+        for (String onSite :
+                List.of("in person", "in-person", "face to face", "face-to-face", "on site", "on campus")) {
+            phrase(onSite, Facet.DELIVERY, Set.of("on-site"));
+        }
         phrase("asynchronous", Facet.DELIVERY, Set.of("online-untimed"));
+        phrase("async", Facet.DELIVERY, Set.of("online-untimed"));
         phrase("synchronous", Facet.DELIVERY, Set.of("online-timed"));
+        phrase("live online", Facet.DELIVERY, Set.of("online-timed"));
+        phrase("hybrid", Facet.DELIVERY, Set.of("mixed"));
+        phrase("blended", Facet.DELIVERY, Set.of("mixed"));
         phrase("free materials", Facet.MATERIALS, Set.of("free"));
         phrase("free books", Facet.MATERIALS, Set.of("free"));
         phrase("no prerequisites", Facet.PREREQUISITE, Set.of("no-prerequisite"));
@@ -101,7 +165,75 @@ final class QuickWords {
         phrase("full", Facet.STATUS, Set.of("full", "full-waitlist-open"));
         phrase("cancelled", Facet.STATUS, Set.of("cancelled"));
         phrase("waitlist open", Facet.STATUS, Set.of("full-waitlist-open"));
+        for (Facet facet : IN_PARTS) {
+            parts(facet, vocabulary.values(facet));
+        }
+        this.subjects =
+                vocabulary.values(Facet.SUBJECT).stream().map(NearSubject::of).toList();
+        this.firstHour = vocabulary
+                .sections()
+                .flatMap(section -> section.timings().stream())
+                .flatMap(timing -> timing.time().stream())
+                .mapToInt(time -> time.startMinute() / 60)
+                .filter(hour -> hour >= EARLIEST)
+                .reduce(LATEST_FIRST_HOUR, Math::min);
         suggestions(vocabulary);
+    }
+
+    /** The hour from which one without "am" or "pm" is one of the morning. */
+    int firstHour() {
+        return firstHour;
+    }
+
+    /** Files the single words of names, as far as each belongs to one value: "orchard" for Orchard Yard, "okonjo" for Okonjo-Reyes. */
+    private void parts(Facet facet, List<Facet.Value> values) {
+        Map<String, Set<String>> codes = new HashMap<>();
+        for (Facet.Value value : values) {
+            for (QuickToken token : QuickToken.of(value.name())) {
+                Stream.concat(
+                                Stream.of(token.plain()),
+                                Arrays.stream(token.plain().split("[-–’']")))
+                        .filter(word -> word.length() >= LEAST_LETTERS && !JOINING.contains(word))
+                        .forEach(word -> codes.computeIfAbsent(word, absent -> new HashSet<>())
+                                .add(value.code()));
+            }
+        }
+        codes.forEach((word, of) -> {
+            if (of.size() == 1) {
+                parts.computeIfAbsent(word, absent -> new ArrayList<>()).add(new Meaning(facet, Set.copyOf(of)));
+            }
+        });
+    }
+
+    /** What a part of a name means, where it can mean one thing only. */
+    Optional<Meaning> part(String word) {
+        List<Meaning> meanings = parts.getOrDefault(word, List.of());
+        return meanings.stream()
+                .filter(meaning -> meanings.size() == 1 || meaning.facet() == Facet.CAMPUS)
+                .findFirst();
+    }
+
+    /**
+     * A subject, and what its name may be misspelled as.
+     *
+     * @param near accepts the name with a letter or two wrong
+     */
+    private record NearSubject(String code, CharacterRunAutomaton near) {
+
+        static NearSubject of(Facet.Value subject) {
+            String name = QuickToken.plain(subject.name());
+            int typos = name.length() < LEAST_LETTERS_FOR_A_TYPO ? 0 : name.length() < LETTERS_FOR_TWO_TYPOS ? 1 : 2;
+            return new NearSubject(
+                    subject.code(), new CharacterRunAutomaton(new LevenshteinAutomata(name, true).toAutomaton(typos)));
+        }
+    }
+
+    /** The subject whose name {@code plain} is but for a letter or two. */
+    Optional<Meaning> nearSubject(String plain) {
+        return subjects.stream()
+                .filter(subject -> subject.near().run(plain))
+                .map(subject -> new Meaning(Facet.SUBJECT, Set.of(subject.code())))
+                .findFirst();
     }
 
     private void phrase(String words, Facet facet, Set<String> codes) {

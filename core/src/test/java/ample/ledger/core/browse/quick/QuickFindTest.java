@@ -37,7 +37,7 @@ class QuickFindTest {
                 .isEqualTo(brief == null ? "" : brief);
         assertThat(reading.notUnderstood())
                 .extracting(QuickFind.Piece::text)
-                .isEqualTo(notUnderstood == null ? List.of() : List.of(notUnderstood.split(" ")));
+                .isEqualTo(notUnderstood == null ? List.of() : List.of(notUnderstood.split(";")));
     }
 
     @Test
@@ -47,8 +47,26 @@ class QuickFindTest {
         assertThat(reading.pieces())
                 .extracting(QuickFind.Piece::text)
                 .containsExactly("glac 1xx", "wed", "after noon", "open");
-        QuickFind.Reading without = FIND.read(reading.without(reading.pieces().get(1)));
+        QuickFind.Reading without =
+                FIND.read(reading.without(List.of(reading.pieces().get(1))));
         assertThat(without.brief()).isEqualTo(reading.brief().without(Topic.DAYS));
+    }
+
+    @Test
+    void namesAnotherTermAndWhatIsLeftOfTheLine() {
+        QuickPlaces places = new QuickPlaces(List.of(
+                new QuickPlaces.Named("Spring 2032", "spring-2032"),
+                new QuickPlaces.Named("Saltern College", "quarter"),
+                new QuickPlaces.Named("Saltern", "quarter")));
+
+        assertThat(places.find("tide spring 2032 wed")).hasValueSatisfying(found -> {
+            assertThat(found.place().path()).isEqualTo("spring-2032");
+            assertThat(found.rest()).isEqualTo("tide wed");
+        });
+        assertThat(places.find("at saltern college, labs"))
+                .hasValueSatisfying(found -> assertThat(found.rest()).isEqualTo("at , labs"));
+        assertThat(places.find("not Saltern")).isEmpty();
+        assertThat(places.find("tide spring")).isEmpty();
     }
 
     @Test
