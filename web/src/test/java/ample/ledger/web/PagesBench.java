@@ -44,11 +44,15 @@ public final class PagesBench {
 
     private final SteadyRequests requests = new SteadyRequests();
 
-    private PagesBench() {}
+    private final String words;
 
-    /** @param arguments where the application answers */
+    private PagesBench(String words) {
+        this.words = words;
+    }
+
+    /** @param arguments where the application answers, and words of the pages that are measured; without them all are */
     public static void main(String[] arguments) throws IOException, InterruptedException {
-        new PagesBench().measure(arguments[0]);
+        new PagesBench(arguments.length > 1 ? arguments[1] : "").measure(arguments[0]);
     }
 
     private void measure(String root) throws IOException, InterruptedException {
@@ -92,6 +96,9 @@ public final class PagesBench {
     }
 
     private void print(String page, List<String> addresses) {
+        if (!page.contains(words)) {
+            return;
+        }
         requests.warmUp(addresses);
         for (int tries = 1; ; tries++) {
             try (StolenTime stolen = new StolenTime()) {

@@ -191,16 +191,24 @@ public final class Rush {
                 number % AT_SCREENS == 0 ? Optional.of(screen(name, week)) : Optional.empty()));
     }
 
+    /** A student who is put off tries again. */
     private StudentAtScreen screen(String name, List<List<Attendance>> week) {
-        StudentAtScreen screen =
-                new StudentAtScreen(application, schedule.term().code().text());
-        try {
-            screen.signIn(name);
-            screen.plan(week.stream().flatMap(set -> Entry.of(set).stream()).toList());
-        } catch (IOException | InterruptedException e) {
-            throw new IllegalStateException(name + " cannot plan", e);
+        for (int tries = 1; ; tries++) {
+            StudentAtScreen screen =
+                    new StudentAtScreen(application, schedule.term().code().text());
+            try {
+                screen.signIn(name);
+                screen.plan(week.stream().flatMap(set -> Entry.of(set).stream()).toList());
+                return screen;
+            } catch (IOException putOff) {
+                if (tries == TRIED) {
+                    throw new IllegalStateException(name + " cannot plan", putOff);
+                }
+                pause();
+            } catch (InterruptedException e) {
+                throw new IllegalStateException(e);
+            }
         }
-        return screen;
     }
 
     private static boolean mayTake(Course course, StudentRecord record, Evaluation evaluation) {
