@@ -15,18 +15,15 @@ import ample.ledger.core.plan.PlanBook;
 import ample.ledger.core.plan.PlanDate;
 import ample.ledger.core.plan.PlannedWeek;
 import ample.ledger.core.plan.Standing;
-import ample.ledger.core.plan.SubmissionOrder;
 import ample.ledger.core.plan.Swap;
 import ample.ledger.core.reading.StatusReading;
 import ample.ledger.core.registrar.Hold;
-import ample.ledger.core.registrar.Registration;
 import ample.ledger.core.schedule.Campus;
 import ample.ledger.core.schedule.Term;
 import ample.ledger.store.Shares;
 import ample.ledger.web.guest.Kept;
 import ample.ledger.web.plan.WeekPage.Busy;
 import ample.ledger.web.plan.WeekPage.DayChoice;
-import ample.ledger.web.plan.WeekPage.Entry;
 import ample.ledger.web.plan.WeekPage.OtherPlan;
 import ample.ledger.web.plan.WeekPage.Phone;
 import ample.ledger.web.plan.WeekPage.Selected;
@@ -34,9 +31,7 @@ import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Addresses;
 import ample.ledger.web.term.Terms;
 import ample.ledger.web.visit.OpeningWords;
-import ample.ledger.web.visit.StandingWords;
 import ample.ledger.web.visit.Visit;
-import ample.ledger.web.words.SeatWords;
 import ample.ledger.web.words.Words;
 import java.time.DayOfWeek;
 import java.util.ArrayList;
@@ -61,6 +56,7 @@ final class WeekPages {
     private final Preferences preferences;
     private final WeavePages.Result woven;
     private final ObstacleWords words;
+    private final PlannedSections sections;
 
     WeekPages(Terms terms, PlannedWeek week, Term term, WeekAsk ask, Visit visit, WeavePages.Result woven) {
         this.visit = visit;
@@ -71,6 +67,7 @@ final class WeekPages {
         this.ask = ask;
         this.preferences = visit.preferences();
         this.woven = woven;
+        this.sections = new PlannedSections(terms, week, term, visit);
         this.words = new ObstacleWords(week, ask, preferences.clock(), this::reading);
     }
 
@@ -97,7 +94,7 @@ final class WeekPages {
                                 terms.get(term.code()).index().today())
                         .words(PlanDate.of(week, this::reading)),
                 loads(load),
-                sections(),
+                sections.page(),
                 busy(typed),
                 onward(),
                 woven.page());
@@ -122,7 +119,7 @@ final class WeekPages {
     }
 
     private WeekPage.Drawn drawn(List<Swap> swaps) {
-        Bands bands = new BandDrawing(week, term, ask, preferences, has(), swaps, woven.weeks()).draw();
+        Bands bands = new BandDrawing(week, term, ask, preferences, sections.has(), swaps, woven.weeks()).draw();
         DayOfWeek day = day(bands);
         return new WeekPage.Drawn(
                 bands,
@@ -143,7 +140,7 @@ final class WeekPages {
     }
 
     private WeekPage.Wrong wrong() {
-        Judgement judgement = Judgement.of(week, student(), this::reading, this::isRegistered);
+        Judgement judgement = Judgement.of(week, student(), this::reading, sections::isRegistered);
         String well = judgement.allKnown() ? "Nothing: this week will stand." : "Nothing that is known here.";
         return new WeekPage.Wrong(
                 troubles(Stream.of(
@@ -175,24 +172,9 @@ final class WeekPages {
     }
 
     private WeekPage.Loads loads(Load load) {
-        LoadWords words = new LoadWords(preferences.clock(), has());
+        LoadWords words = new LoadWords(preferences.clock(), sections.has());
         return new WeekPage.Loads(
                 load.terms().stream().map(words::load).toList(), words.say(load), LoadWords.weeks(load));
-    }
-
-    private WeekPage.Sections sections() {
-        List<Entry> entries = SubmissionOrder.of(week).stream().map(this::entry).toList();
-        return new WeekPage.Sections(
-                entries,
-                SubmissionOrder.of(week).stream()
-                        .filter(one -> !isRegistered(one))
-                        .map(Attendance::section)
-                        .filter(section -> !section.cancelled())
-                        .map(section -> section.entry().digits())
-                        .collect(Collectors.joining("\n")),
-                week.goingOn().stream().map(this::entry).toList(),
-                registeredBeside().stream().map(this::entry).toList(),
-                week.beside().stream().map(this::entry).toList());
     }
 
     private WeekPage.BusyTimes busy(BusyController.Typed typed) {
@@ -221,7 +203,7 @@ final class WeekPages {
     }
 
     private Supplier<WeekPage.Trouble> trouble(FullSection full) {
-        return () -> words.trouble(full, seats(full.attendance()).sentence());
+        return () -> words.trouble(full, sections.seats(full.attendance()).sentence());
     }
 
     /** The first of them; what mends one takes time to find, and nobody mends a hundred. */
@@ -284,64 +266,16 @@ final class WeekPages {
                 PlanTokens.of(selected, term.code()),
                 selected.toString(),
                 selected.section().course().title(),
-                sheet(selected),
+                PlannedSections.sheet(selected),
                 selected.section().meetings().stream()
                         .map(meeting -> Words.when(meeting.timing(), preferences.clock()))
                         .toList(),
                 Words.where(selected.section()) + " · " + Words.who(selected.section()),
-                seats(selected),
+                sections.seats(selected),
                 week.standing(selected).map(Standing::code).orElse(""),
                 words.bySeats(swaps).map(words::other).toList(),
                 Math.max(0, sets - swaps.size() - 1),
                 ask.at("").address());
-    }
-
-    private Entry entry(Attendance attendance) {
-        boolean waited = week.waitedFor().contains(attendance);
-        return new Entry(
-                PlanTokens.of(attendance, term.code()),
-                attendance.section().entry().toString(),
-                attendance.leads()
-                        ? attendance.toString()
-                        : "with " + attendance.section().kind().label().toLowerCase(Locale.ROOT) + " "
-                                + attendance.section().code(),
-                attendance.section().course().title(),
-                sheet(attendance),
-                seats(attendance),
-                attendance.leads(),
-                attendance.section().cancelled() ? "cancelled; not among the numbers" : standing(attendance, waited));
-    }
-
-    private String standing(Attendance attendance, boolean waited) {
-        String there = StandingWords.shortly(has(), attendance);
-        return there.isEmpty() && waited ? "waited for" : there;
-    }
-
-    /** What the student has at the registrar. */
-    private Registration has() {
-        return visit.registration().orElseGet(() -> Registration.nothing(visit.instant()));
-    }
-
-    private boolean isRegistered(Attendance one) {
-        return has().isRegistered(ample.ledger.core.registrar.Entry.of(one));
-    }
-
-    /** What they have there in this season, and not in this plan. */
-    private List<Attendance> registeredBeside() {
-        return has().registered().stream()
-                .flatMap(entry -> entry.in(week.posted()).stream())
-                .filter(one -> one.term().season().code().equals(term.season().code()))
-                .filter(one -> !week.taken().contains(one))
-                .toList();
-    }
-
-    private static String sheet(Attendance attendance) {
-        return new Addresses(attendance.term().code())
-                .sheet(attendance.section().entry(), Brief.EVERYTHING);
-    }
-
-    private SeatWords seats(Attendance attendance) {
-        return visit.seats(terms.get(attendance.term().code()), attendance.section());
     }
 
     private StatusReading reading(Attendance attendance) {

@@ -58,7 +58,7 @@ public final class RegisterBench {
     /** So many rounds in a row that are no faster: one alone may be slow for another reason. */
     private static final int ENOUGH = 2;
 
-    /** What is done less often than this many times as often is done no faster. */
+    /** A round counts as faster from this many times the best one before it. */
     private static final double FASTER = 1.1;
 
     /** Enough that nobody's history is longer than a student's is. */

@@ -1,10 +1,7 @@
 package ample.ledger.web.registrar;
 
 import ample.ledger.core.exchange.ScheduleBundle;
-import ample.ledger.core.plan.Attendance;
 import ample.ledger.core.plan.PostedSchedules;
-import ample.ledger.core.plan.Together;
-import ample.ledger.core.reading.OwnOpening;
 import ample.ledger.core.registrar.Answer;
 import ample.ledger.core.registrar.Answer.Outcome;
 import ample.ledger.core.registrar.Entry;
@@ -14,15 +11,12 @@ import ample.ledger.core.registrar.Registrar;
 import ample.ledger.core.registrar.RegistrarAwayException;
 import ample.ledger.core.registrar.Registration;
 import ample.ledger.core.registrar.Request;
-import ample.ledger.core.registrar.StudentFile;
 import ample.ledger.core.registrar.Submission;
-import ample.ledger.core.requirement.Evaluation;
-import ample.ledger.core.requirement.StudentRecord;
-import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.Opening;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.SeatPool;
 import ample.ledger.web.ClockPage;
+import ample.ledger.web.registrar.BelievablePlans.Planned;
 import java.io.IOException;
 import java.net.URI;
 import java.nio.file.Files;
@@ -37,7 +31,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Random;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
@@ -58,13 +51,9 @@ import java.util.concurrent.atomic.AtomicLong;
 public final class Rush {
 
     private static final int AT_ONCE = 24;
-    private static final int COURSES = 5;
     private static final int TRIED = 60;
 
-    /** Of so many students one uses the application's pages, and the others ask the registrar as a program does. */
-    private static final int AT_SCREENS = 20;
-
-    private final URI application;
+    private final BelievablePlans plans;
     private final String address;
     private final String key;
     private final Schedule schedule;
@@ -76,21 +65,14 @@ public final class Rush {
     private final AtomicLong atScreens = new AtomicLong();
 
     private Rush(URI application, String address, String key, Path bundle) {
-        this.application = application;
         this.address = address;
         this.key = key;
         this.schedule = ScheduleBundle.read(bundle).schedule();
         this.posted = new PostedSchedules(List.of(schedule));
+        this.plans = new BelievablePlans(application, schedule);
     }
 
     private final ThreadLocal<Registrar> registrars = ThreadLocal.withInitial(this::registrar);
-
-    /**
-     * A student with a plan.
-     *
-     * @param screen of a student who has signed in to the application, and planned there
-     */
-    private record Planned(String name, Opening opening, List<Request> requests, Optional<StudentAtScreen> screen) {}
 
     /**
      * Runs it. When all have a plan, it makes the file that is named last.
@@ -105,15 +87,16 @@ public final class Rush {
     private boolean run(int students, Path begins) throws Exception {
         ExecutorService all = Executors.newFixedThreadPool(AT_ONCE);
         long planning = System.nanoTime();
-        List<Planned> plans = plans(students, all);
+        List<Planned> planned = planned(students, all);
         System.out.printf(
-                "%,d students have a plan, after %d s%n", plans.size(), (System.nanoTime() - planning) / 1_000_000_000);
+                "%,d students have a plan, after %d s%n",
+                planned.size(), (System.nanoTime() - planning) / 1_000_000_000);
         Files.createFile(begins);
         long begun = System.nanoTime();
         for (Opening opening : schedule.lists().openings().stream()
                 .sorted(Comparator.comparing(Opening::from))
                 .toList()) {
-            List<Planned> these = plans.stream()
+            List<Planned> these = planned.stream()
                     .filter(plan -> plan.opening().equals(opening))
                     .toList();
             moveClock(opening);
@@ -126,7 +109,7 @@ public final class Rush {
         }
         double lasted = (System.nanoTime() - begun) / 1e9;
         all.shutdown();
-        return report(plans, lasted);
+        return report(planned, lasted);
     }
 
     private Registrar registrar() {
@@ -149,75 +132,17 @@ public final class Rush {
         }
     }
 
-    private List<Planned> plans(int students, ExecutorService all) throws Exception {
-        List<Future<Optional<Planned>>> planned = new ArrayList<>();
+    private List<Planned> planned(int students, ExecutorService all) throws Exception {
+        List<Future<Optional<Planned>>> asked = new ArrayList<>();
         for (int i = 1; i <= students; i++) {
             int number = i;
-            planned.add(all.submit(() -> plan("student-" + number, number, registrars.get())));
+            asked.add(all.submit(() -> plans.of(number, registrars.get())));
         }
-        List<Planned> plans = new ArrayList<>();
-        for (Future<Optional<Planned>> one : planned) {
-            one.get().ifPresent(plans::add);
+        List<Planned> planned = new ArrayList<>();
+        for (Future<Optional<Planned>> one : asked) {
+            one.get().ifPresent(planned::add);
         }
-        return plans;
-    }
-
-    private Optional<Planned> plan(String name, int number, Registrar registrar) {
-        StudentFile file = registrar.student(name).orElseThrow();
-        StudentRecord record = file.record(List.of(), posted.all());
-        Evaluation evaluation = new Evaluation(record, List.of(), schedule);
-        Random dice = new Random(number);
-        List<List<Attendance>> week = new ArrayList<>();
-        for (int i = 0; i < TRIED && week.size() < COURSES; i++) {
-            // The first courses are wanted by many: seats are short there.
-            int at = (int) (schedule.courses().size() * Math.pow(dice.nextDouble(), 2));
-            Course course = schedule.courses().get(at);
-            List<List<Attendance>> sets = posted.setsOf(course.code(), schedule);
-            if (!sets.isEmpty() && mayTake(course, record, evaluation)) {
-                List<Attendance> set = sets.get(dice.nextInt(sets.size()));
-                if (week.stream().allMatch(other -> Together.possible(set, other, posted))) {
-                    week.add(set);
-                }
-            }
-        }
-        Optional<OwnOpening> own = file.opening(schedule);
-        if (own.isEmpty() || week.isEmpty()) {
-            return Optional.empty();
-        }
-        return Optional.of(new Planned(
-                name,
-                own.get().opening(),
-                week.stream().map(set -> Request.register(Entry.of(set))).toList(),
-                number % AT_SCREENS == 0 ? Optional.of(screen(name, week)) : Optional.empty()));
-    }
-
-    /** A student who is put off tries again. */
-    private StudentAtScreen screen(String name, List<List<Attendance>> week) {
-        for (int tries = 1; ; tries++) {
-            StudentAtScreen screen =
-                    new StudentAtScreen(application, schedule.term().code().text());
-            try {
-                screen.signIn(name);
-                screen.plan(week.stream().flatMap(set -> Entry.of(set).stream()).toList());
-                return screen;
-            } catch (IOException putOff) {
-                if (tries == TRIED) {
-                    throw new IllegalStateException(name + " cannot plan", putOff);
-                }
-                pause();
-            } catch (InterruptedException e) {
-                throw new IllegalStateException(e);
-            }
-        }
-    }
-
-    private static boolean mayTake(Course course, StudentRecord record, Evaluation evaluation) {
-        return !record.passedOrInProgress().contains(course.code())
-                && course.rules().corequisites().isEmpty()
-                && course.rules().prerequisites().stream()
-                        .flatMap(needs -> needs.expression().stream())
-                        .allMatch(condition ->
-                                evaluation.judge(condition).verdict().willDo());
+        return planned;
     }
 
     /** The plan, and then places on the waitlists of what was full. */
@@ -294,7 +219,7 @@ public final class Rush {
         }
     }
 
-    private boolean report(List<Planned> plans, double lasted) {
+    private boolean report(List<Planned> planned, double lasted) {
         Map<String, Integer> answers = new TreeMap<>();
         heard.values().stream().flatMap(List::stream).forEach(line -> {
             Answer answer = line.answer();
@@ -327,7 +252,7 @@ public final class Rush {
         System.out.printf(
                 "%nseats oversold: %d%nconfirmed registrations lost, or had without one: %d%nplaces on waitlists out of order: %d%n",
                 oversold, lost, broken);
-        return oversold + lost + broken == 0 && heard.size() == plans.size();
+        return oversold + lost + broken == 0 && heard.size() == planned.size();
     }
 
     /** Seats that no order of the requests explains. */
@@ -372,7 +297,8 @@ public final class Rush {
         }
     }
 
-    private static void pause() {
+    /** Before something that was put off is tried again. */
+    static void pause() {
         try {
             Thread.sleep(300);
         } catch (InterruptedException e) {

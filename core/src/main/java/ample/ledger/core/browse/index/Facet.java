@@ -5,6 +5,7 @@ import static ample.ledger.core.browse.index.FacetCodes.byRecord;
 import static ample.ledger.core.browse.index.FacetCodes.code;
 import static ample.ledger.core.browse.index.FacetCodes.named;
 import static ample.ledger.core.browse.index.FacetCodes.ofCourse;
+import static ample.ledger.core.browse.index.FacetCodes.ofMoment;
 import static ample.ledger.core.browse.index.FacetCodes.ofSection;
 import static ample.ledger.core.browse.index.FacetCodes.valuesOf;
 import static ample.ledger.core.browse.index.FacetCodes.withToBeAnnounced;
@@ -226,21 +227,17 @@ public enum Facet {
             new Parameter("status", "How it stands", "open,full-waitlist-open"),
             "statuses",
             "now",
-            Optional.empty(),
-            Optional.empty(),
+            ofMoment(),
             valuesOf(Status.values(), Status::label));
 
     /** The code of a person or a place that is still to be announced. */
     public static final String TO_BE_ANNOUNCED = "to-be-announced";
 
-    private static final String CREDITS_OR_RANGE = "[0-9]{1,4}(\\.[0-9]{1,2})?(-[0-9]{1,4}(\\.[0-9]{1,2})?)?";
-
     private final Scope scope;
     private final Parameter parameter;
     private final String plural;
     private final String lead;
-    private final Optional<FacetCodes.Codes> codes;
-    private final Optional<FacetCodes.ByRecord> byRecord;
+    private final FacetCodes.Source source;
     private final Function<Schedule, Stream<Value>> values;
 
     /** What has to have the value. */
@@ -265,42 +262,18 @@ public enum Facet {
         ALL
     }
 
-    /** Of what is posted. */
     Facet(
             Scope scope,
             Parameter parameter,
             String plural,
             String lead,
-            FacetCodes.Codes codes,
+            FacetCodes.Source source,
             Function<Schedule, Stream<Value>> values) {
-        this(scope, parameter, plural, lead, Optional.of(codes), Optional.empty(), values);
-    }
-
-    /** Of what a record says. */
-    Facet(
-            Scope scope,
-            Parameter parameter,
-            String plural,
-            String lead,
-            FacetCodes.ByRecord byRecord,
-            Function<Schedule, Stream<Value>> values) {
-        this(scope, parameter, plural, lead, Optional.empty(), Optional.of(byRecord), values);
-    }
-
-    Facet(
-            Scope scope,
-            Parameter parameter,
-            String plural,
-            String lead,
-            Optional<FacetCodes.Codes> codes,
-            Optional<FacetCodes.ByRecord> byRecord,
-            Function<Schedule, Stream<Value>> values) {
-        this.byRecord = byRecord;
         this.scope = scope;
         this.parameter = parameter;
         this.plural = plural;
         this.lead = lead;
-        this.codes = codes;
+        this.source = source;
         this.values = values;
     }
 
@@ -333,38 +306,26 @@ public enum Facet {
      * another subject does not. Empty where it makes none.
      */
     Optional<Value> possible(String code) {
-        if (this == LANGUAGE) {
-            Locale language = Locale.forLanguageTag(code);
-            boolean known = Arrays.asList(Locale.getISOLanguages()).contains(language.getLanguage());
-            return Optional.of(language)
-                    .filter(some -> known)
-                    .map(some -> new Value(some.toLanguageTag(), some.getDisplayName(Locale.ENGLISH)));
-        }
-        if (this == LEVEL) {
-            return Optional.of(code).filter(year -> year.matches("[1-9]")).map(year -> new Value(year, year));
-        }
-        return Optional.of(code)
-                .filter(credits -> this == CREDITS && credits.matches(CREDITS_OR_RANGE))
-                .map(credits -> new Value(credits, credits.replace("-", " to ") + " credits"));
+        return FacetCodes.possible(this, code);
     }
 
     /** Whether it is the same for everybody at any moment. */
     public boolean isPosted() {
-        return codes.isPresent();
+        return source.posted().isPresent();
     }
 
     /** Whether it depends on the record of who asks. Every section then has exactly one value. */
     public boolean isByRecord() {
-        return byRecord.isPresent();
+        return source.byRecord().isPresent();
     }
 
     /** The codes of the values that a section of {@code schedule} has; of sets exactly one. Only of what is posted. */
     List<String> codesOf(Section section, Schedule schedule) {
-        return codes.orElseThrow().of(section, schedule).toList();
+        return source.posted().orElseThrow().of(section, schedule).toList();
     }
 
     /** The code of the value that a section has by a record. Only of what is by record. */
     String codeByRecord(Section section, RecordReading reading) {
-        return byRecord.orElseThrow().of(section, reading).code();
+        return source.byRecord().orElseThrow().of(section, reading).code();
     }
 }

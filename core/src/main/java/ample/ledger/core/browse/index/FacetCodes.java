@@ -10,12 +10,15 @@ import ample.ledger.core.schedule.Section;
 import java.math.BigDecimal;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Stream;
 
 /** How facets read the codes of a section, and name the values that there are. */
 final class FacetCodes {
+
+    private static final String CREDITS_OR_RANGE = "[0-9]{1,4}(\\.[0-9]{1,2})?(-[0-9]{1,4}(\\.[0-9]{1,2})?)?";
 
     private FacetCodes() {}
 
@@ -38,16 +41,40 @@ final class FacetCodes {
         return schedule -> Arrays.stream(values).map(value -> new Facet.Value(value.code(), label.apply(value)));
     }
 
-    static ByRecord byRecord(ByRecord value) {
-        return value;
+    /** What a section has of a facet: by what is posted, by a record, or by the moment, where both are empty. */
+    record Source(Optional<Codes> posted, Optional<ByRecord> byRecord) {}
+
+    static Source byRecord(ByRecord value) {
+        return new Source(Optional.empty(), Optional.of(value));
     }
 
-    static Codes ofCourse(CodesOfCourse codes) {
-        return (section, schedule) -> codes.of(section.course(), schedule);
+    static Source ofMoment() {
+        return new Source(Optional.empty(), Optional.empty());
     }
 
-    static Codes ofSection(Function<Section, Stream<String>> codes) {
-        return (section, schedule) -> codes.apply(section);
+    static Source ofCourse(CodesOfCourse codes) {
+        return new Source(Optional.of((section, schedule) -> codes.of(section.course(), schedule)), Optional.empty());
+    }
+
+    static Source ofSection(Function<Section, Stream<String>> codes) {
+        return new Source(Optional.of((section, schedule) -> codes.apply(section)), Optional.empty());
+    }
+
+    /** The value of a facet that {@code code} means though no section has it; see {@link Facet#possible}. */
+    static Optional<Facet.Value> possible(Facet facet, String code) {
+        if (facet == Facet.LANGUAGE) {
+            Locale language = Locale.forLanguageTag(code);
+            boolean known = Arrays.asList(Locale.getISOLanguages()).contains(language.getLanguage());
+            return Optional.of(language)
+                    .filter(some -> known)
+                    .map(some -> new Facet.Value(some.toLanguageTag(), some.getDisplayName(Locale.ENGLISH)));
+        }
+        if (facet == Facet.LEVEL) {
+            return Optional.of(code).filter(year -> year.matches("[1-9]")).map(year -> new Facet.Value(year, year));
+        }
+        return Optional.of(code)
+                .filter(credits -> facet == Facet.CREDITS && credits.matches(CREDITS_OR_RANGE))
+                .map(credits -> new Facet.Value(credits, credits.replace("-", " to ") + " credits"));
     }
 
     /** "3" of 3.0, "1.5" of 1.50. */

@@ -1,6 +1,7 @@
 package ample.ledger.core.registrar.rules;
 
 import ample.ledger.core.registrar.Answer;
+import ample.ledger.core.registrar.Refusal;
 import java.util.List;
 
 /**
@@ -12,5 +13,10 @@ public record Decision(Answer answer, List<Fact> facts) {
 
     public Decision {
         facts = List.copyOf(facts);
+    }
+
+    /** Nothing happens, for these reasons. */
+    static Decision refused(List<Refusal> reasons) {
+        return new Decision(Answer.refused(reasons.stream().distinct().toList()), List.of());
     }
 }

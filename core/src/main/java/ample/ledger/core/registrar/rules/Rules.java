@@ -2,8 +2,6 @@ package ample.ledger.core.registrar.rules;
 
 import ample.ledger.core.plan.Attendance;
 import ample.ledger.core.plan.PostedSchedules;
-import ample.ledger.core.reading.BindingDate;
-import ample.ledger.core.reading.Readings;
 import ample.ledger.core.registrar.Answer;
 import ample.ledger.core.registrar.Entry;
 import ample.ledger.core.registrar.Refusal;
@@ -11,12 +9,10 @@ import ample.ledger.core.registrar.Refusal.Reason;
 import ample.ledger.core.registrar.Request;
 import ample.ledger.core.registrar.Request.Act;
 import ample.ledger.core.registrar.rules.Fact.Kind;
-import ample.ledger.core.schedule.BindingRule.Purpose;
 import ample.ledger.core.schedule.SeatPool;
 import ample.ledger.core.schedule.TermCode;
 import java.time.Duration;
 import java.time.Instant;
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -107,13 +103,13 @@ public final class Rules {
         List<Attendance> set = find(request.set(), unknown);
         List<Attendance> instead = find(request.instead(), unknown);
         if (!unknown.isEmpty()) {
-            return refused(unknown);
+            return Decision.refused(unknown);
         }
-        Asked asked = new Asked(book, who, set, instead, now);
+        Asked asked = new Asked(posted, book, who, set, instead, now);
         return switch (request.act()) {
             case REGISTER, SWAP, TAKE_UP -> have(asked, request.act());
             case WAIT -> waiting(asked);
-            case DROP -> drop(asked);
+            case DROP -> Drops.decide(asked);
         };
     }
 
@@ -130,39 +126,12 @@ public final class Rules {
         return found;
     }
 
-    /** A request whose sections were found. */
-    private record Asked(Book book, Registrant who, List<Attendance> set, List<Attendance> instead, Instant now) {
-
-        Enrolment own() {
-            return book.of(who.student());
-        }
-
-        /** The seat of its pool that is offered to the student. */
-        Optional<Enrolment.Offered> offer(Attendance one) {
-            return own().offer(PoolName.of(one), now);
-        }
-
-        boolean has(Attendance one) {
-            return own().registered.containsKey(Entry.of(one));
-        }
-    }
-
-    private static Decision refused(List<Refusal> refusals) {
-        return new Decision(Answer.refused(refusals.stream().distinct().toList()), List.of());
-    }
-
-    private List<Attendance> registered(Asked asked) {
-        return asked.own().registered.keySet().stream()
-                .flatMap(entry -> entry.in(posted).stream())
-                .toList();
-    }
-
     private Decision have(Asked asked, Act act) {
         List<Refusal> refusals = new ArrayList<>();
         for (Attendance out : asked.instead()) {
-            refusals.addAll(notToDrop(asked, out));
+            refusals.addAll(Drops.refusals(asked, out));
         }
-        List<Attendance> before = registered(asked);
+        List<Attendance> before = asked.registered();
         List<Attendance> in =
                 asked.set().stream().filter(one -> !isKept(asked, one, act)).toList();
         List<Attendance> after = new ArrayList<>(before);
@@ -194,7 +163,7 @@ public final class Rules {
                 refusals.add(full(asked, one));
             }
         }
-        return refusals.isEmpty() ? new Decision(Answer.DONE, facts(asked, seatOf)) : refused(refusals);
+        return refusals.isEmpty() ? new Decision(Answer.DONE, facts(asked, seatOf)) : Decision.refused(refusals);
     }
 
     /** Of a set whose other parts are taken up or swapped: what the student has already, and keeps. */
@@ -233,7 +202,7 @@ public final class Rules {
         String student = asked.who().student();
         for (Attendance out : asked.instead()) {
             if (!asked.set().contains(out)) {
-                facts.add(dropped(asked, out));
+                facts.add(Drops.dropped(asked, out));
             }
         }
         seatOf.forEach((one, heldFor) -> {
@@ -249,19 +218,9 @@ public final class Rules {
         return facts;
     }
 
-    private static Fact dropped(Asked asked, Attendance out) {
-        Entry entry = Entry.of(out);
-        return Fact.of(
-                Kind.DROPPED,
-                asked.who().student(),
-                entry,
-                PoolName.of(out),
-                asked.own().registered.getOrDefault(entry, ""));
-    }
-
     private Decision waiting(Asked asked) {
         List<Refusal> refusals = new ArrayList<>();
-        List<Attendance> registered = registered(asked);
+        List<Attendance> registered = asked.registered();
         List<Attendance> with = new ArrayList<>(registered);
         with.addAll(asked.set());
         WhoMay may = new WhoMay(asked.who(), with, asked.now());
@@ -310,60 +269,6 @@ public final class Rules {
                     Entry.of(wanted.get(0)),
                     "There are seats in %s: register for it.".formatted(wanted.get(0))));
         }
-        return refusals.isEmpty() ? new Decision(Answer.waiting(List.of()), facts) : refused(refusals);
-    }
-
-    private Decision drop(Asked asked) {
-        List<Refusal> refusals = new ArrayList<>();
-        List<Fact> facts = new ArrayList<>();
-        List<Attendance> out = new ArrayList<>();
-        for (Attendance one : asked.set()) {
-            PoolName pool = PoolName.of(one);
-            Enrolment.Offered offer = asked.own().offered.get(pool);
-            if (asked.has(one)) {
-                out.add(one);
-                facts.add(dropped(asked, one));
-                tooLate(one, asked).ifPresent(refusals::add);
-            } else if (asked.own().queued.containsKey(pool)) {
-                facts.add(Fact.of(Kind.LEFT, asked.who().student(), Entry.of(one), pool, ""));
-            } else if (offer != null) {
-                facts.add(Fact.of(Kind.DECLINED, asked.who().student(), Entry.of(one), pool, offer.heldFor()));
-            }
-        }
-        if (facts.isEmpty()) {
-            return refused(List.of(notRegistered(asked.set().get(0))));
-        }
-        if (!out.isEmpty()) {
-            List<Attendance> before = registered(asked);
-            List<Attendance> after =
-                    before.stream().filter(one -> !out.contains(one)).toList();
-            refusals.addAll(new WhatGoes(asked.who(), before, after, List.of()).refusals());
-        }
-        return refusals.isEmpty() ? new Decision(Answer.DONE, facts) : refused(refusals);
-    }
-
-    private static Refusal notRegistered(Attendance one) {
-        return Refusal.of(Reason.NOT_REGISTERED, Entry.of(one), "You are not registered in %s.".formatted(one));
-    }
-
-    private static List<Refusal> notToDrop(Asked asked, Attendance out) {
-        return asked.has(out) ? tooLate(out, asked).stream().toList() : List.of(notRegistered(out));
-    }
-
-    /** After the last of its dates to drop or withdraw nobody gives it up. */
-    private static Optional<Refusal> tooLate(Attendance one, Asked asked) {
-        Readings readings = asked.who().readings(one.schedule(), asked.now());
-        LocalDate today = readings.person().today();
-        return readings.datesOf(one.section().span()).stream()
-                .filter(date ->
-                        date.rule().purpose() == Purpose.DROP || date.rule().purpose() == Purpose.WITHDRAW)
-                .map(BindingDate::date)
-                .max(LocalDate::compareTo)
-                .filter(today::isAfter)
-                .map(last -> Refusal.of(
-                                Reason.TOO_LATE_TO_DROP,
-                                Entry.of(one),
-                                "The last day to give up %s was %s.".formatted(one, last))
-                        .when(last.plusDays(1).atStartOfDay()));
+        return refusals.isEmpty() ? new Decision(Answer.waiting(List.of()), facts) : Decision.refused(refusals);
     }
 }

@@ -64,7 +64,7 @@ class RulesLawsTest {
         PlainRegistrar plain = new PlainRegistrar(schedule, PROGRAMMES, MOST_CREDITS, HOURS);
         List<Fact> journal = new ArrayList<>();
         Instant now = Schedules.NOW.toInstant(ZoneOffset.UTC);
-        plain.time(now);
+        plain.seats().time(now);
         journal.addAll(rules.due(book, now));
         for (int i = 0; i < 40; i++) {
             String student = List.copyOf(new TreeMap<>(PROGRAMMES).keySet()).get(dice.nextInt(PROGRAMMES.size()));
@@ -85,10 +85,10 @@ class RulesLawsTest {
             REASONS.addAll(why);
             if (dice.nextInt(8) == 0) {
                 now = now.plus(Duration.ofHours(dice.nextInt(20)));
-                plain.time(now);
+                plain.seats().time(now);
                 journal.addAll(rules.due(book, now));
             }
-            assertThat(counts(schedule, book)).isEqualTo(plain.counts());
+            assertThat(counts(schedule, book)).isEqualTo(plain.seats().counts());
             nothingIsOversold(schedule, book);
         }
         Book again = rules.book();
