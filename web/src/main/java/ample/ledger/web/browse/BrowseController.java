@@ -82,7 +82,10 @@ class BrowseController {
                                         Words.clock(places.now(place)), "/" + place.path() + "/seats", lastSeatChange),
                                 ask.say(),
                                 NotOfferedWords.of(addresses.brief(), place, known),
-                                view.heard().isEmpty() ? null : QuickWording.heard(place, view.heard(), preferences)));
+                                view.heard().isEmpty()
+                                        ? null
+                                        : QuickWording.heard(
+                                                place, place.quickFind().read(view.heard()), preferences)));
         return view.whole() ? "browse/whole" : "browse/page";
     }
 
@@ -110,7 +113,7 @@ class BrowseController {
     /**
      * Reads a line of text, and goes to what it says; to another term where it names one. Where nothing is understood, nothing changes.
      *
-     * @param from the query of the brief that was there before
+     * @param from the brief that was there before, as {@link Addresses#query} writes it
      */
     @GetMapping({"/{term}/find", "/season/{season}/find"})
     String find(
@@ -130,7 +133,7 @@ class BrowseController {
     }
 
     private static Brief before(Place place, String query) {
-        return Addresses.parameters("?" + query)
+        return Addresses.parameters(query)
                 .map(parameters ->
                         BriefAddress.read(parameters, place.vocabulary()).brief())
                 .orElse(Brief.EVERYTHING);

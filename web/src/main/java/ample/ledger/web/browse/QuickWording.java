@@ -38,8 +38,7 @@ public final class QuickWording {
     /** Something that the text may be going to say. */
     public record Suggested(String kind, String label, String text) {}
 
-    static Heard heard(Place place, String text, Preferences preferences) {
-        QuickFind.Reading reading = place.quickFind().read(text);
+    static Heard heard(Place place, QuickFind.Reading reading, Preferences preferences) {
         Wording wording = preferences.wording(place.vocabulary());
         Map<Topic, List<QuickFind.Piece>> understood = new LinkedHashMap<>();
         reading.pieces()
@@ -70,17 +69,14 @@ public final class QuickWording {
         Optional<QuickPlaces.Found> other = places.named(at, line);
         Place place = other.map(found -> places.at(found.place().path())).orElse(at);
         String text = other.map(QuickPlaces.Found::rest).orElse(line);
-        Heard heard = heard(place, text, visit.preferences());
+        QuickFind.Reading reading = place.quickFind().read(text);
+        Heard heard = heard(place, reading, visit.preferences());
         return new Preview(
                 other.map(found -> heard.of(new Stretch(found.words(), "In " + place.name(), "", find(at, text))))
                         .orElse(heard),
                 heard.nothing()
                         ? ""
-                        : Words.count(
-                                SeasonFindings.count(
-                                        visit.of(place.terms()),
-                                        place.quickFind().read(text).brief()),
-                                "section"),
+                        : Words.count(SeasonFindings.count(visit.of(place.terms()), reading.brief()), "section"),
                 at.quickFind().suggest(line, MOST_SUGGESTIONS).stream()
                         .map(found -> new Suggested(kind(found.kind()), found.label(), found.text()))
                         .toList());

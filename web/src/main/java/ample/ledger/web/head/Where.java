@@ -17,7 +17,7 @@ import java.util.Map;
  *
  * @param edition which edition is shown and when it was posted
  * @param find the address that reads a line of text
- * @param brief the query of the address of the brief; empty for one without conditions
+ * @param brief as {@link Addresses#query} writes it; empty for one without conditions
  * @param others every term and season that can be browsed, this one among them
  */
 public record Where(String name, String edition, List<Screen> screens, String find, String brief, List<Other> others) {
@@ -50,7 +50,7 @@ public record Where(String name, String edition, List<Screen> screens, String fi
                                 "/" + place.terms().get(0).edition().term() + "/ready",
                                 0)),
                 "/" + place.path() + "/find",
-                place.addresses().browse(brief).replaceFirst("^[^?]*\\??", ""),
+                Addresses.query(brief),
                 others(all, place, brief));
     }
 

@@ -49,7 +49,7 @@ final class QuickCourses {
     /** "glac 240", "glac240d", "31-210", "glac 2xx", "tide, glac 2xx", and "glac 240d F3e", which is a section. */
     Optional<Meant> named(int at) {
         List<String> subjects = new ArrayList<>();
-        int next = at;
+        int next = at + (line.word(at).equals("in") ? 1 : 0);
         while (subject(line.word(next)).isPresent()) {
             subjects.add(line.word(next));
             next++;

@@ -10,6 +10,7 @@ import java.util.Arrays;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Consumer;
 
 /** Takes from a line of text when it says that sections start and end, and how long they last. */
 final class QuickDates {
@@ -17,6 +18,12 @@ final class QuickDates {
     private static final int MOST_WEEKS = 60;
     private static final Set<String> UNTIL = Set.of("by", "before", "until", "till");
     private static final Set<String> FROM = Set.of("after", "from", "since");
+
+    /** What starts "after" a day, or not "by" it, starts on the next one at the earliest. */
+    private static final Set<String> BEHIND = Set.of("after", "by", "until", "till");
+
+    /** What ends "before" a day, or not "from" it on, ends on the one before at the latest. */
+    private static final Set<String> AHEAD = Set.of("before", "from", "since");
 
     private final QuickLine line;
     private final Vocabulary vocabulary;
@@ -71,24 +78,12 @@ final class QuickDates {
         int count = 1 + joint + stretch.get().tokens();
         LocalDate first = stretch.get().dates().first();
         LocalDate last = stretch.get().dates().last();
-        LocalDate notBefore = how.equals("after") ? last.plusDays(1) : first;
-        LocalDate notAfter = how.equals("before") ? first.minusDays(1) : last;
-        if (starting) {
-            return Optional.of(
-                    until
-                            ? Meant.onlyDenied(
-                                    count,
-                                    Topic.DATES,
-                                    brief -> brief.starts(how.equals("before") ? first : last.plusDays(1)))
-                            : Meant.of(count, Topic.DATES, brief -> brief.starts(notBefore)));
-        }
-        return Optional.of(
-                from
-                        ? Meant.onlyDenied(
-                                count,
-                                Topic.DATES,
-                                brief -> brief.ends(how.equals("after") ? last : first.minusDays(1)))
-                        : Meant.of(count, Topic.DATES, brief -> brief.ends(notAfter)));
+        boolean behind = starting ? BEHIND.contains(how) : AHEAD.contains(how);
+        LocalDate start = behind ? last.plusDays(1) : first;
+        LocalDate end = behind ? first.minusDays(1) : last;
+        Consumer<QuickBrief> put = starting ? brief -> brief.starts(start) : brief -> brief.ends(end);
+        boolean otherWay = starting ? until : from;
+        return Optional.of(otherWay ? Meant.onlyDenied(count, Topic.DATES, put) : Meant.of(count, Topic.DATES, put));
     }
 
     /** A date, or a month of them, and the words that it takes. */

@@ -29,6 +29,12 @@ record QuickLine(List<QuickToken> tokens) {
         return tokens.size();
     }
 
+    /** Whether a word that denies stands before a place, with a word between them at most. */
+    boolean isDenied(int at) {
+        return at > 0 && QuickWords.DENYING.contains(word(at - 1))
+                || at > 1 && QuickWords.DENYING.contains(word(at - 2));
+    }
+
     static Optional<Integer> whole(String word) {
         return word.matches("[0-9]{1,4}") ? Optional.of(Integer.valueOf(word)) : Optional.empty();
     }

@@ -39,9 +39,7 @@ public final class QuickPlaces {
             List<QuickToken> name = QuickToken.of(place.name());
             String plain = new QuickLine(name).phrase(0, name.size());
             for (int at = 0; !name.isEmpty() && at + name.size() <= tokens.size(); at++) {
-                boolean denied = at > 0 && QuickWords.DENYING.contains(line.word(at - 1))
-                        || at > 1 && QuickWords.DENYING.contains(line.word(at - 2));
-                if (!denied && line.phrase(at, name.size()).equals(plain)) {
+                if (!line.isDenied(at) && line.phrase(at, name.size()).equals(plain)) {
                     int start = tokens.get(at).start();
                     int end = tokens.get(at + name.size() - 1).end();
                     String rest = text.substring(0, start).stripTrailing() + " "

@@ -94,9 +94,7 @@ final class QuickSeats {
             if (bound.isPresent() && number.isPresent()) {
                 return bounded(count + of + lead + 1, bound.get(), number.get());
             }
-            boolean behindNo = at > 0 && QuickWords.DENYING.contains(line.word(at - 1))
-                    || at > 1 && QuickWords.DENYING.contains(line.word(at - 2));
-            return behindNo ? Optional.of(waiting(count, 0).turned()) : Optional.empty();
+            return line.isDenied(at) ? Optional.of(waiting(count, 0).turned()) : Optional.empty();
         }
         return Optional.empty();
     }
