@@ -14,6 +14,7 @@ import com.microsoft.playwright.Page;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
@@ -61,6 +62,11 @@ class TwoTermsInTheBrowserTest {
             assertThat(history).hasCount(2);
             assertThat(history.nth(0)).containsText("81-131/A.1+n");
             assertThat(history.nth(1)).containsText("MYCO 101 X1z");
+
+            // Quick find changes the college where a line names the other one.
+            page.locator("#find").fill("level 1 at Saltern");
+            page.locator("#find").press("Enter");
+            assertThat(page).hasURL(Pattern.compile(".*/quarter-autumn-2031/browse\\?level=1&heard=.*"));
         }
     }
 
