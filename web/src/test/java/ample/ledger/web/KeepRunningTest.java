@@ -32,8 +32,9 @@ class KeepRunningTest {
     @Test
     void whoIsToldToEndEndsAndSoDoesWhatRuns() throws Exception {
         Process process =
-                keepRunning("echo run >>runs; trap 'echo ended >>runs; exit 3' TERM; while :; do sleep 0.1; done");
-        while (!Files.exists(folder.resolve("runs"))) {
+                keepRunning("trap 'echo ended >>runs; exit 3' TERM; echo run >>runs; while :; do sleep 0.1; done");
+        // What runs and the file of its process are begun at the same time: either can be there first.
+        while (!isWritten("runs") || !isWritten("pid")) {
             Thread.sleep(20);
         }
         long child = Long.parseLong(Files.readString(folder.resolve("pid")).strip());
@@ -42,6 +43,11 @@ class KeepRunningTest {
         assertThat(process.waitFor()).isEqualTo(3);
         assertThat(Files.readAllLines(folder.resolve("runs"))).containsExactly("run", "ended");
         assertThat(ProcessHandle.of(child)).isEmpty();
+    }
+
+    private boolean isWritten(String name) throws IOException {
+        Path file = folder.resolve(name);
+        return Files.exists(file) && Files.readString(file).endsWith("\n");
     }
 
     private Process keepRunning(String command) throws IOException {
