@@ -27,6 +27,7 @@ class ArchitectureTest {
                     "ample.ledger.core..",
                     "java..",
                     "biweekly..",
+                    "com.ibm.icu..",
                     "org.apache.lucene..",
                     "org.jgrapht..",
                     "org.tartarus.snowball..",

@@ -217,7 +217,12 @@ public final class DemoBundles {
             }
             if (rows.of("subjects").stream()
                     .noneMatch(row -> row.text("subject").equals(subject.code()))) {
-                rows.add("subjects", subject.code(), subject.name(), subject.department());
+                rows.add(
+                        "subjects",
+                        subject.code(),
+                        subject.name(),
+                        subject.department(),
+                        subject.knownAs().orElse(null));
             }
         }
     }
@@ -314,7 +319,7 @@ public final class DemoBundles {
                 null,
                 new BigDecimal("0.3"),
                 null,
-                "Until then the course leaves no trace on the record.");
+                "Until then the course does not appear on your record.");
     }
 
     static List<LocalDate> days(String... dates) {

@@ -27,7 +27,18 @@ final class Saltern {
     static BundleTables quarter(BundleTables kernel, Dice dice) {
         Rows rows = new Rows();
         String term = "quarter-autumn-2031";
-        rows.add("institution", "saltern", "Saltern College", "Atlantic/Madeira", "en", "hyphen", "slash", null);
+        rows.add(
+                "institution",
+                "saltern",
+                "Saltern College",
+                "Atlantic/Madeira",
+                "en",
+                "hyphen",
+                "slash",
+                null,
+                null,
+                "quarter",
+                null);
         rows.add(
                 "terms",
                 term,
@@ -41,19 +52,19 @@ final class Saltern {
         span(rows, term, "quarter", "The quarter", "2031-09-29", "2031-12-02", "Q");
         span(rows, term, "first-five", "First five weeks", "2031-09-29", "2031-10-31", "Q1");
         span(rows, term, "last-five", "Last five weeks", "2031-11-03", "2031-12-02", "Q2");
-        rows.add("binding_dates", "add", term, null, "add", "Last day to come in", "days", 4, null, null, null);
+        rows.add("binding_dates", "add", term, null, "add", "Last day to add", "days", 4, null, null, null);
         rows.add(
                 "binding_dates",
                 "drop",
                 term,
                 null,
                 "drop",
-                "Last day to leave without a trace",
+                "Last day to drop without a mark",
                 "share",
                 null,
                 new BigDecimal("0.25"),
                 null,
-                "Whoever leaves later is marked as having left.");
+                "If you drop later, your record shows it.");
         rows.add("openings", "everybody", term, "Everybody", 0, null, date("2031-09-01"), LocalTime.of(9, 0));
         rows.add("campuses", "pans", "The Pans", false);
         rows.add("campuses", "anywhere", "Anywhere", true);

@@ -9,6 +9,7 @@ import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 
 /** The words that the demo is made of, as the text files beside this class hold them. */
@@ -19,6 +20,7 @@ final class Vocabulary {
      *
      * @param home code of the campus that it is mostly taught on
      * @param toward codes of the requirements that its courses can count toward
+     * @param knownAs everyday words for it, separated by commas
      * @param titles of courses, by level
      * @param things that its courses are about, as in "spring tides"
      * @param doings whole sentences on what its classes do
@@ -29,6 +31,7 @@ final class Vocabulary {
             String home,
             String department,
             List<String> toward,
+            Optional<String> knownAs,
             Map<Integer, List<String>> titles,
             List<String> things,
             List<String> doings) {}
@@ -55,6 +58,7 @@ final class Vocabulary {
                         head[2],
                         head[3],
                         Arrays.asList(head[4].split(" ")),
+                        head.length > 5 ? Optional.of(head[5]) : Optional.empty(),
                         titles,
                         things,
                         List.of(parts[1].split("(?<=\\.); "))));

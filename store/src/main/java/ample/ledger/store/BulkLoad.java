@@ -1,5 +1,6 @@
 package ample.ledger.store;
 
+import ample.ledger.core.calendar.ClockTime;
 import ample.ledger.core.exchange.BundleTable;
 import java.io.IOException;
 import java.io.OutputStreamWriter;
@@ -8,6 +9,7 @@ import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
 import java.sql.Connection;
 import java.sql.SQLException;
+import java.time.LocalTime;
 import org.jspecify.annotations.Nullable;
 import org.postgresql.PGConnection;
 import org.postgresql.copy.PGCopyOutputStream;
@@ -50,6 +52,9 @@ final class BulkLoad {
         }
         if (cell instanceof BigDecimal number) {
             return number.toPlainString();
+        }
+        if (cell instanceof LocalTime time) {
+            return ClockTime.formatForPrograms(time);
         }
         // Cells hold no control character but the line feed.
         return cell instanceof String text && (text.indexOf('\\') >= 0 || text.indexOf('\n') >= 0)

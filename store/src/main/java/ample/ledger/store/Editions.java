@@ -1,5 +1,6 @@
 package ample.ledger.store;
 
+import ample.ledger.core.calendar.ClockTime;
 import ample.ledger.core.edition.Edition;
 import ample.ledger.core.exchange.BundleFormat;
 import ample.ledger.core.exchange.BundleTable;
@@ -17,6 +18,7 @@ import java.lang.ref.SoftReference;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.time.Instant;
+import java.time.LocalTime;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -187,15 +189,19 @@ public class Editions {
 
     private static @Nullable Object[] cells(TableSchema schema, Map<String, Object> row) {
         return schema.columns().stream()
-                .map(column -> plain(row.get(column.name())))
+                .map(column -> plain(column, row.get(column.name())))
                 .toArray();
     }
 
-    /** The driver's own date and time types as those of java.time. */
-    private static @Nullable Object plain(@Nullable Object cell) {
+    /** The driver's own date and time types as those of java.time. It gives midnight for 24:00; nothing that is posted ends at 0:00. */
+    private static @Nullable Object plain(TableSchema.Column column, @Nullable Object cell) {
         if (cell instanceof java.sql.Date date) {
             return date.toLocalDate();
         }
-        return cell instanceof java.sql.Time time ? (Object) time.toLocalTime() : cell;
+        if (cell instanceof java.sql.Time time) {
+            LocalTime known = time.toLocalTime();
+            return known.equals(LocalTime.MIDNIGHT) && column.name().equals("ends") ? ClockTime.END_OF_DAY : known;
+        }
+        return cell;
     }
 }

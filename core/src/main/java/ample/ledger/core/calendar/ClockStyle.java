@@ -13,7 +13,10 @@ public enum ClockStyle {
 
     /** "9:30", or "9:30 am"; a full hour of twelve is said without its minutes. */
     public String format(LocalTime time) {
-        return this == HOURS_24 ? ClockTime.format(time) : digits(time) + " " + half(time);
+        if (this == HOURS_24) {
+            return ClockTime.format(time);
+        }
+        return time.equals(ClockTime.END_OF_DAY) ? "midnight" : digits(time) + " " + half(time);
     }
 
     /** "9:30–10:50", or "9:30–10:50 am": what both ends share is said once. */
@@ -21,13 +24,14 @@ public enum ClockStyle {
         if (this == HOURS_24) {
             return range.toString();
         }
-        boolean sameHalf = half(range.start()).equals(half(range.end()));
+        boolean sameHalf =
+                half(range.start()).equals(half(range.end())) && !range.end().equals(ClockTime.END_OF_DAY);
         return (sameHalf ? digits(range.start()) : format(range.start())) + "–" + format(range.end());
     }
 
     /** An hour of the day as it heads a row: "13", or "1 pm". */
     public String formatHour(int hour) {
-        return this == HOURS_24 ? String.valueOf(hour) : format(LocalTime.of(hour % 24, 0));
+        return this == HOURS_24 ? String.valueOf(hour) : hour == 24 ? "midnight" : format(LocalTime.of(hour, 0));
     }
 
     private static String digits(LocalTime time) {

@@ -1,18 +1,18 @@
 package ample.ledger.core.calendar;
 
-import java.time.Duration;
 import java.time.LocalTime;
 import java.util.Optional;
 
 /**
  * The half-open stretch of one day between two wall-clock times, such as 9:30–10:50.
  *
- * <p>Never empty and never across midnight. Minutes are the resolution: registrars post nothing finer.
+ * <p>Never empty and never across midnight, at which it may end: {@link ClockTime#END_OF_DAY}. Minutes are the resolution: registrars post
+ * nothing finer.
  */
 public record TimeRange(LocalTime start, LocalTime end) {
 
     public TimeRange {
-        if (start.getSecond() != 0 || start.getNano() != 0 || end.getSecond() != 0 || end.getNano() != 0) {
+        if (!isToTheMinute(start) || !isToTheMinute(end) && !end.equals(ClockTime.END_OF_DAY)) {
             throw new IllegalArgumentException("Times are posted to the minute: " + start + " to " + end);
         }
         if (!start.isBefore(end)) {
@@ -20,10 +20,14 @@ public record TimeRange(LocalTime start, LocalTime end) {
         }
     }
 
-    /** Reads {@code 9:30} or {@code 09:30} twice. */
+    private static boolean isToTheMinute(LocalTime time) {
+        return time.getSecond() == 0 && time.getNano() == 0;
+    }
+
+    /** Reads {@code 9:30} or {@code 09:30} twice, the second of which may be {@code 24:00}. */
     public static TimeRange of(String start, String end) {
         return new TimeRange(
-                ClockTime.parse(start).orElseThrow(), ClockTime.parse(end).orElseThrow());
+                ClockTime.parse(start).orElseThrow(), ClockTime.parseEnd(end).orElseThrow());
     }
 
     public int startMinute() {
@@ -36,7 +40,7 @@ public record TimeRange(LocalTime start, LocalTime end) {
 
     /** Length in minutes; at least 1. */
     public int minutes() {
-        return (int) Duration.between(start, end).toMinutes();
+        return endMinute() - startMinute();
     }
 
     /** The time that both have; empty where one ends before the other begins, or as it does. */

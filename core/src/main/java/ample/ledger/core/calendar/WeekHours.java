@@ -16,14 +16,15 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /**
- * Some of the quarter hours of a week, as a student paints them: Monday 9:00 to 9:15 is one. Immutable; may be empty.
+ * Some of the hours of a week, in cells of five minutes: Monday 9:00 to 9:05 is one. Classes begin and end on such a minute nearly everywhere (common
+ * practice, no source). Immutable; may be empty.
  *
  * <p>Cells are numbered from Monday 0:00, 96 a day, 672 in all.
  */
 public final class WeekHours {
 
     /** Minutes of a cell. */
-    public static final int MINUTES = 15;
+    public static final int MINUTES = 5;
 
     /** Cells of a day. */
     public static final int CELLS_A_DAY = 24 * 60 / MINUTES;
@@ -47,7 +48,7 @@ public final class WeekHours {
     /**
      * One stretch of a day.
      *
-     * @param from a quarter hour
+     * @param from the beginning of a cell
      * @param minutes a multiple of {@link WeekHours#MINUTES}; the stretch may last until midnight
      */
     public record Stretch(DayOfWeek day, LocalTime from, int minutes) {
@@ -107,7 +108,7 @@ public final class WeekHours {
 
     /**
      * Reads one stretch, as in {@code mon:9:00-12:00}; without a day of every day, as in {@code 9:00-12:00}; or a whole day,
-     * as in {@code mon}. Its times are on the quarter hour, its end may be 24:00. Empty for anything else.
+     * as in {@code mon}. Its times are on the five minutes, its end may be 24:00. Empty for anything else.
      */
     public static Optional<WeekHours> parse(String text) {
         Matcher matcher = STRETCH.matcher(text.strip());
@@ -117,8 +118,8 @@ public final class WeekHours {
         Optional<Days> days = matcher.group(1) == null
                 ? Optional.of(Days.ALL)
                 : Days.parseDay(matcher.group(1)).map(Days::of);
-        Optional<Integer> from = quarter(matcher.group(2));
-        Optional<Integer> to = matcher.group(3).matches("24(:00)?") ? Optional.of(MIDNIGHT) : quarter(matcher.group(3));
+        Optional<Integer> from = onCell(matcher.group(2));
+        Optional<Integer> to = matcher.group(3).matches("24(:00)?") ? Optional.of(MIDNIGHT) : onCell(matcher.group(3));
         return days.isPresent() && from.isPresent() && to.isPresent() && from.get() < to.get()
                 ? Optional.of(days.get().list().stream()
                         .map(day -> of(day, from.get(), to.get()))
@@ -126,7 +127,7 @@ public final class WeekHours {
                 : Optional.empty();
     }
 
-    private static Optional<Integer> quarter(String text) {
+    private static Optional<Integer> onCell(String text) {
         return ClockTime.parse(text).map(ClockTime::minuteOfDay).filter(minute -> minute % MINUTES == 0);
     }
 

@@ -91,16 +91,32 @@ public final class BundleFormat {
         return new TableSchema(
                 resource.path("name").asString(),
                 resource.path("path").asString(),
+                resource.path("title").asString(""),
                 schema.path("fields").valueStream().map(BundleFormat::column).toList(),
                 strings(schema.path("primaryKey")),
                 foreignKeys,
+                schema.path("fields")
+                        .valueStream()
+                        .filter(field -> field.has("oneOf"))
+                        .map(BundleFormat::oneOf)
+                        .toList(),
                 resource.path("mayBeLeftOut").asBoolean(false));
+    }
+
+    private static TableSchema.OneOf oneOf(JsonNode field) {
+        JsonNode oneOf = field.path("oneOf");
+        return new TableSchema.OneOf(
+                field.path("name").asString(),
+                strings(oneOf.path("values")),
+                oneOf.path("resource").asString(),
+                oneOf.path("field").asString());
     }
 
     private static TableSchema.Column column(JsonNode field) {
         JsonNode constraints = field.path("constraints");
         return new TableSchema.Column(
                 field.path("name").asString(),
+                field.path("description").asString(""),
                 TableSchema.Type.valueOf(field.path("type").asString().toUpperCase(Locale.ROOT)),
                 constraints.path("required").asBoolean(false),
                 constraints.has("pattern") ? pattern(constraints.path("pattern").asString()) : null,

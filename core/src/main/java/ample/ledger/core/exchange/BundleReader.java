@@ -108,7 +108,11 @@ final class BundleReader {
 
     private <T> Optional<T> use(Optional<InputStream> bytes, String file, Use<T> use) throws IOException {
         if (bytes.isEmpty()) {
-            report(Fault.of(file, "The bundle has no such file; a table without rows still has its head."));
+            report(Fault.of(
+                    file,
+                    file.equals(BundleFormat.DESCRIPTOR)
+                            ? "The bundle has no descriptor. It is the same for every bundle: take it from the desk’s page, or from ./ledger bundle new."
+                            : "The bundle has no such file; a table without rows still has its head."));
             return Optional.empty();
         }
         try (Reader text = new BufferedReader(new InputStreamReader(

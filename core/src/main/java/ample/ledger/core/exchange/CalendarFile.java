@@ -1,5 +1,6 @@
 package ample.ledger.core.exchange;
 
+import ample.ledger.core.calendar.ClockTime;
 import ample.ledger.core.calendar.DateRange;
 import ample.ledger.core.calendar.TermCalendar;
 import ample.ledger.core.calendar.TimeRange;
@@ -138,6 +139,10 @@ public final class CalendarFile {
         line("END:VEVENT");
     }
 
+    private static LocalDateTime end(LocalDate date, TimeRange time) {
+        return time.end().equals(ClockTime.END_OF_DAY) ? date.plusDays(1).atStartOfDay() : date.atTime(time.end());
+    }
+
     private void event(Attendance attendance, int number, Meeting meeting, TimeRange time, List<LocalDate> dates) {
         Section section = attendance.section();
         ZoneId zone = attendance.schedule().institution().zone();
@@ -146,7 +151,7 @@ public final class CalendarFile {
         List<LocalDate> plain = TermCalendar.PLAIN.datesOf(meeting.timing());
         LocalDate first = plain.stream().filter(dates::contains).findFirst().orElse(dates.get(0));
         line("DTSTART;TZID=" + zone + ":" + LOCAL.format(first.atTime(time.start())));
-        line("DTEND;TZID=" + zone + ":" + LOCAL.format(first.atTime(time.end())));
+        line("DTEND;TZID=" + zone + ":" + LOCAL.format(end(first, time)));
         if (meeting.timing() instanceof Timing.Weekly weekly && plain.contains(first)) {
             List<LocalDate> fromFirst =
                     plain.stream().filter(date -> !date.isBefore(first)).toList();
@@ -173,7 +178,7 @@ public final class CalendarFile {
         }
         line("SUMMARY:"
                 + escaped((section.cancelled() ? "Cancelled: " : "") + section + " "
-                        + section.course().title() + ", " + meeting.kind().label()));
+                        + section.course().title() + ", " + meeting.kindName()));
         line("LOCATION:" + escaped(meeting.place().inWords()));
         line("DESCRIPTION:"
                 + escaped("Entry number " + section.entry() + ". "

@@ -5,6 +5,7 @@ import ample.ledger.core.calendar.WrittenDate;
 import ample.ledger.core.exchange.TableSchema.Column;
 import java.math.BigDecimal;
 import java.time.LocalDate;
+import java.time.LocalTime;
 import java.util.Optional;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
@@ -62,10 +63,7 @@ final class CellReader {
             case INTEGER -> number(column, text, "a whole number", true);
             case NUMBER -> number(column, text, "a number", false);
             case DATE -> date(column, text);
-            case TIME ->
-                TIME.matcher(text).matches() && ClockTime.parse(text).isPresent()
-                        ? Reading.of(ClockTime.parse(text).orElseThrow())
-                        : Reading.faulty("It is not a time from 00:00 to 23:59, as hh:mm" + forExample(column));
+            case TIME -> time(column, text);
             case BOOLEAN ->
                 text.equals("true") || text.equals("false")
                         ? Reading.of(Boolean.valueOf(text))
@@ -73,10 +71,24 @@ final class CellReader {
         };
     }
 
+    /** Only what ends can be at the end of a day. */
+    private static Reading time(Column column, String text) {
+        boolean end = column.name().equals("ends");
+        Optional<LocalTime> time = TIME.matcher(text).matches()
+                ? end ? ClockTime.parseEnd(text) : ClockTime.parse(text)
+                : Optional.empty();
+        return time.map(Reading::of)
+                .orElseGet(() ->
+                        Reading.faulty("It is not a time from 00:00 to %s, as hh:mm".formatted(end ? "24:00" : "23:59")
+                                + forExample(column)));
+    }
+
     /** Text that a spreadsheet would take for a formula stays out, since what is posted is handed on as CSV. */
     private static Reading text(Column column, String text) {
         char first = text.charAt(0);
-        boolean formula = first == '=' || first == '@' || (first == '+' || first == '-') && text.length() > 1;
+        boolean formula = first == '='
+                || first == '@'
+                || (first == '+' || first == '-') && text.length() > 1 && text.charAt(1) != ' ';
         return formula
                 ? Reading.faulty(
                         "It begins with “%s”, and a spreadsheet would run it as a formula; begin with a letter%s"

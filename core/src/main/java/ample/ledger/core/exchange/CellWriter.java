@@ -1,6 +1,8 @@
 package ample.ledger.core.exchange;
 
+import ample.ledger.core.calendar.ClockTime;
 import java.math.BigDecimal;
+import java.time.LocalTime;
 import org.jspecify.annotations.Nullable;
 
 /** Writes a cell as {@link CellReader} reads it. */
@@ -13,7 +15,9 @@ final class CellWriter {
         if (cell == null) {
             return "";
         }
-        // LocalTime leaves seconds out where they are 0, and no cell has any.
+        if (cell instanceof LocalTime time) {
+            return ClockTime.formatForPrograms(time);
+        }
         return cell instanceof BigDecimal number ? number.toPlainString() : cell.toString();
     }
 }

@@ -2,7 +2,6 @@ package ample.ledger.core.exchange;
 
 import ample.ledger.core.requirement.NotationException;
 import ample.ledger.core.requirement.PrerequisiteNotation;
-import ample.ledger.core.schedule.CodeForm;
 import ample.ledger.core.schedule.Coded;
 import ample.ledger.core.schedule.Corequisite;
 import ample.ledger.core.schedule.Course;
@@ -10,7 +9,10 @@ import ample.ledger.core.schedule.CourseCode;
 import ample.ledger.core.schedule.CourseRules;
 import ample.ledger.core.schedule.CreditShare;
 import ample.ledger.core.schedule.Equivalent;
+import ample.ledger.core.schedule.GradeScale;
+import ample.ledger.core.schedule.Institution;
 import ample.ledger.core.schedule.PostedPrerequisite;
+import ample.ledger.core.schedule.Prerequisite;
 import ample.ledger.core.schedule.TermCode;
 import java.math.BigDecimal;
 import java.util.List;
@@ -21,7 +23,7 @@ import java.util.Optional;
 final class CourseAssembler {
 
     private final RowsToAssemble rows;
-    private final CodeForm form;
+    private final Institution institution;
     private final Groups groups;
     private final Map<CourseCode, List<BundleTable.Row>> shares;
     private final Map<CourseCode, List<BundleTable.Row>> requirements;
@@ -32,9 +34,9 @@ final class CourseAssembler {
     private final Map<CourseCode, List<BundleTable.Row>> restrictions;
     private final Map<CourseCode, List<BundleTable.Row>> notes;
 
-    CourseAssembler(RowsToAssemble rows, CodeForm form, Groups groups) {
+    CourseAssembler(RowsToAssemble rows, Institution institution, Groups groups) {
         this.rows = rows;
-        this.form = form;
+        this.institution = institution;
         this.groups = groups;
         shares = byCourse("credit_shares");
         requirements = byCourse("course_requirements");
@@ -60,7 +62,7 @@ final class CourseAssembler {
         BigDecimal credits = row.number("credits");
         return new Course(
                 code,
-                form,
+                institution.codes(),
                 row.text("title"),
                 row.text("description"),
                 credits,
@@ -69,7 +71,7 @@ final class CourseAssembler {
                 RowsToAssemble.texts(requirements, code, "requirement"),
                 RowsToAssemble.texts(programmes, code, "programme"),
                 new CourseRules(
-                        rows.collect(of(prerequisites, code), CourseAssembler::prerequisite),
+                        rows.collect(of(prerequisites, code), this::prerequisite),
                         rows.collect(of(corequisites, code), CourseAssembler::corequisite),
                         rows.collect(of(equivalents, code), CourseAssembler::equivalent),
                         rows.collect(of(restrictions, code), groups::restriction)),
@@ -90,12 +92,23 @@ final class CourseAssembler {
         return found;
     }
 
-    private static PostedPrerequisite prerequisite(BundleTable.Row row) {
+    private PostedPrerequisite prerequisite(BundleTable.Row row) {
         try {
-            return new PostedPrerequisite(
-                    row.text("sentence"), row.optionalText("expression").map(PrerequisiteNotation::parse));
+            Optional<Prerequisite> expression = row.optionalText("expression").map(PrerequisiteNotation::parse);
+            expression.stream().flatMap(Prerequisite::grades).forEach(this::checkGrade);
+            return new PostedPrerequisite(row.text("sentence"), expression);
         } catch (NotationException e) {
             throw new Unfit("expression", e.sentence());
+        }
+    }
+
+    private void checkGrade(String grade) {
+        GradeScale scale = institution.grades();
+        if (rows.complete("grades") && scale.parse(grade).isEmpty()) {
+            throw new Unfit(
+                    "expression",
+                    "“%s” is no grade of this institution, whose grades are such as %s."
+                            .formatted(grade, scale.examples()));
         }
     }
 

@@ -14,11 +14,13 @@ final class Groups {
 
     private static final Pattern LEVEL = Pattern.compile("[1-9]");
 
+    private final RowsToAssemble rows;
     private final Set<String> programmes;
     private final Set<String> campuses;
 
     /** @param programmes codes of those posted */
-    Groups(Set<String> programmes, Set<String> campuses) {
+    Groups(RowsToAssemble rows, Set<String> programmes, Set<String> campuses) {
+        this.rows = rows;
         this.programmes = programmes;
         this.campuses = campuses;
     }
@@ -54,8 +56,8 @@ final class Groups {
 
     private void check(StudentGroup.About about, String value) {
         switch (about) {
-            case PROGRAMME -> named(programmes, value, "programmes.csv");
-            case CAMPUS -> named(campuses, value, "campuses.csv");
+            case PROGRAMME -> named(programmes, value, "programmes");
+            case CAMPUS -> named(campuses, value, "campuses");
             case LEVEL -> {
                 if (!LEVEL.matcher(value).matches()) {
                     throw new Unfit("any_of", "A level is a digit from 1 to 9, not “" + value + "”.");
@@ -67,9 +69,10 @@ final class Groups {
         }
     }
 
-    private static void named(Set<String> known, String value, String file) {
-        if (!known.contains(value)) {
-            throw new Unfit("any_of", "%s has no row for %s.".formatted(file, value));
+    /** Of a table with faults of its own nobody knows what it lacks. */
+    private void named(Set<String> known, String value, String table) {
+        if (rows.complete(table) && !known.contains(value)) {
+            throw new Unfit("any_of", "%s.csv has no row for %s.".formatted(table, value));
         }
     }
 }

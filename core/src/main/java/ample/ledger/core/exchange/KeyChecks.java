@@ -1,6 +1,7 @@
 package ample.ledger.core.exchange;
 
 import ample.ledger.core.exchange.TableSchema.ForeignKey;
+import ample.ledger.core.exchange.TableSchema.OneOf;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
@@ -47,6 +48,7 @@ final class KeyChecks {
         Set<BundleTable.Row> unsound = new HashSet<>();
         primaryKey(reading, unsound);
         table.schema().foreignKeys().forEach(key -> foreignKey(table, key, unsound));
+        table.schema().choices().forEach(choice -> oneOf(table, choice, unsound));
         sound.put(
                 table.schema().name(),
                 unsound.isEmpty()
@@ -103,6 +105,28 @@ final class KeyChecks {
                                             row.key(key.columns()).stream()
                                                     .map(String::valueOf)
                                                     .collect(Collectors.joining(" "))))));
+        }
+    }
+
+    private void oneOf(BundleTable table, OneOf choice, Set<BundleTable.Row> unsound) {
+        TableReading other = Objects.requireNonNull(readings.get(choice.table()));
+        int[] references = other.table().schema().placesOf(List.of(choice.reference()));
+        int[] places = table.schema().placesOf(List.of(choice.column()));
+        Set<Object> named = keys(Stream.concat(other.faulty().stream(), other.table().rows().stream()), references);
+        for (BundleTable.Row row : table.rows()) {
+            Object cell = row.keyAt(places);
+            if (cell != null && !choice.values().contains(cell) && !named.contains(cell)) {
+                unsound.add(row);
+                if (other.sound()) {
+                    report.accept(row.fault(
+                            choice.column(),
+                            "It must be one of: %s, or a %s that %s has."
+                                    .formatted(
+                                            String.join(", ", choice.values()),
+                                            choice.reference(),
+                                            other.table().schema().path())));
+                }
+            }
         }
     }
 

@@ -1,5 +1,6 @@
 package ample.ledger.core.exchange;
 
+import ample.ledger.core.calendar.ClockTime;
 import ample.ledger.core.calendar.DateRange;
 import ample.ledger.core.calendar.TermCalendar;
 import ample.ledger.core.calendar.TimeRange;
@@ -134,14 +135,18 @@ public final class LinkedData {
                 Stream.of(timetable(meeting, schedule)),
                 moved.stream()
                         .map(date -> timetable(
-                                new Meeting(meeting.kind(), new Timing.Once(date, weekly.hours()), meeting.place()),
+                                new Meeting(
+                                        meeting.kind(),
+                                        meeting.kindName(),
+                                        new Timing.Once(date, weekly.hours()),
+                                        meeting.place()),
                                 schedule)));
     }
 
     private static Map<String, Object> timetable(Meeting meeting, Schedule schedule) {
         Map<String, Object> timetable = new LinkedHashMap<>();
         timetable.put("@type", "Schedule");
-        timetable.put("name", meeting.kind().label());
+        timetable.put("name", meeting.kindName());
         timetable.put("scheduleTimezone", schedule.institution().zone().getId());
         if (meeting.timing() instanceof Timing.Weekly weekly) {
             dates(timetable, weekly.dates());
@@ -184,7 +189,7 @@ public final class LinkedData {
     }
 
     private static void hours(Map<String, Object> timetable, TimeRange hours) {
-        timetable.put("startTime", hours.start().toString());
-        timetable.put("endTime", hours.end().toString());
+        timetable.put("startTime", ClockTime.formatForPrograms(hours.start()));
+        timetable.put("endTime", ClockTime.formatForPrograms(hours.end()));
     }
 }

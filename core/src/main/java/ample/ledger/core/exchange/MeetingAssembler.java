@@ -4,18 +4,18 @@ import ample.ledger.core.calendar.DateRange;
 import ample.ledger.core.calendar.Days;
 import ample.ledger.core.calendar.TimeRange;
 import ample.ledger.core.calendar.Timing;
+import ample.ledger.core.calendar.WeekForm;
 import ample.ledger.core.schedule.Building;
 import ample.ledger.core.schedule.Campus;
-import ample.ledger.core.schedule.Coded;
 import ample.ledger.core.schedule.Kind;
 import ample.ledger.core.schedule.Meeting;
+import ample.ledger.core.schedule.OwnKind;
 import ample.ledger.core.schedule.Place;
 import ample.ledger.core.schedule.Span;
 import java.math.BigDecimal;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalTime;
-import java.time.temporal.TemporalAdjusters;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -29,12 +29,19 @@ final class MeetingAssembler {
     private final Span span;
     private final Campus campus;
     private final Map<String, Building> buildings;
-    private final DayOfWeek weekBegins;
+    private final WeekForm week;
+    private final Kinds kinds;
 
-    /** @param weekBegins what weeks are counted by where a meeting is held every other week */
+    /** @param week what weeks are counted by where a meeting is held every other week */
     MeetingAssembler(
-            BundleTable.Row row, Span span, Campus campus, Map<String, Building> buildings, DayOfWeek weekBegins) {
-        this.weekBegins = weekBegins;
+            BundleTable.Row row,
+            Span span,
+            Campus campus,
+            Map<String, Building> buildings,
+            WeekForm week,
+            Kinds kinds) {
+        this.week = week;
+        this.kinds = kinds;
         this.row = row;
         this.span = span;
         this.campus = campus;
@@ -43,8 +50,8 @@ final class MeetingAssembler {
 
     /** @throws Unfit when the cells do not go together */
     Meeting meeting() {
-        Kind kind = Coded.parse(Kind.class, row.text("kind")).orElseThrow();
-        return new Meeting(kind, timing(), place());
+        OwnKind kind = kinds.named(row, "kind");
+        return new Meeting(kind.standsFor(), kind.name(), timing(), place());
     }
 
     /**
@@ -53,7 +60,7 @@ final class MeetingAssembler {
      * @throws Unfit when the cells do not go together
      */
     Meeting exam() {
-        return new Meeting(Kind.EXAM, new Timing.Once(row.date("date"), hours()), place());
+        return new Meeting(Kind.EXAM, Kind.EXAM.label(), new Timing.Once(row.date("date"), hours()), place());
     }
 
     private Timing timing() {
@@ -75,7 +82,7 @@ final class MeetingAssembler {
                 hours(),
                 dates(),
                 everyWeeks,
-                span.dates().first().with(TemporalAdjusters.previousOrSame(weekBegins)));
+                week.startOf(span.dates().first()));
     }
 
     private TimeRange hours() {

@@ -1,5 +1,6 @@
 package ample.ledger.core.exchange;
 
+import ample.ledger.core.calendar.ClockTime;
 import ample.ledger.core.calendar.TimeRange;
 import ample.ledger.core.calendar.Timing;
 import ample.ledger.core.plan.BusyTime;
@@ -64,8 +65,8 @@ record PlanFile(
                     weekly.map(known -> known.dates().last().toString()).orElse(null),
                     weekly.map(Timing.Weekly::everyWeeks).orElse(null),
                     busy.timing() instanceof Timing.Once once ? once.date().toString() : null,
-                    hours.start().toString(),
-                    hours.end().toString(),
+                    ClockTime.formatForPrograms(hours.start()),
+                    ClockTime.formatForPrograms(hours.end()),
                     except(busy));
         }
 

@@ -101,9 +101,14 @@ final class RowsToAssemble {
     static <K, T> T named(Map<K, T> map, K key) {
         @Nullable T value = map.get(key);
         if (value == null) {
-            throw new DependsOnFault();
+            throw dependsOnFault();
         }
         return value;
+    }
+
+    /** Thrown of a row that names something faulty, which is reported there. */
+    static RuntimeException dependsOnFault() {
+        return new DependsOnFault();
     }
 
     /** That a row names another that could not be read. */

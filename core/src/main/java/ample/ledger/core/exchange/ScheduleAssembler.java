@@ -3,6 +3,7 @@ package ample.ledger.core.exchange;
 import ample.ledger.core.calendar.DateRange;
 import ample.ledger.core.calendar.Days;
 import ample.ledger.core.calendar.TermCalendar;
+import ample.ledger.core.calendar.WeekForm;
 import ample.ledger.core.code.CodeKey;
 import ample.ledger.core.schedule.BindingRule;
 import ample.ledger.core.schedule.Campus;
@@ -11,7 +12,9 @@ import ample.ledger.core.schedule.CodeForm;
 import ample.ledger.core.schedule.Coded;
 import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.CourseCode;
+import ample.ledger.core.schedule.CreditWorth;
 import ample.ledger.core.schedule.Department;
+import ample.ledger.core.schedule.GradeScale;
 import ample.ledger.core.schedule.Institution;
 import ample.ledger.core.schedule.Journey;
 import ample.ledger.core.schedule.Lists;
@@ -28,11 +31,10 @@ import ample.ledger.core.schedule.Subject;
 import ample.ledger.core.schedule.Term;
 import ample.ledger.core.schedule.TermCode;
 import java.math.BigDecimal;
-import java.time.DateTimeException;
-import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneId;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -85,18 +87,19 @@ final class ScheduleAssembler {
     }
 
     private Schedule schedule() {
-        Optional<Institution> institution = rows.only("institution", ScheduleAssembler::institution);
+        Optional<Institution> institution = rows.only("institution", this::institution);
         Optional<Term> term = rows.only("terms", this::term);
         stopIfFaulty();
         Map<String, Campus> campuses = rows.byKey("campuses", row -> row.text("campus"), ScheduleAssembler::campus);
         Map<String, Programme> programmes =
                 rows.byKey("programmes", row -> row.text("programme"), ScheduleAssembler::programme);
         Map<String, Span> spans = rows.byKey("spans", row -> row.text("span"), ScheduleAssembler::span);
-        Groups groups = new Groups(programmes.keySet(), campuses.keySet());
-        Map<CourseCode, Course> courses =
-                new CourseAssembler(rows, institution.orElseThrow().codes(), groups).courses();
-        List<Section> sections =
-                new SectionAssembler(rows, institution.orElseThrow(), campuses, spans, courses, groups).sections();
+        Kinds kinds = new Kinds(rows);
+        Groups groups = new Groups(rows, programmes.keySet(), campuses.keySet());
+        Map<CourseCode, Course> courses = new CourseAssembler(rows, institution.orElseThrow(), groups).courses();
+        List<Section> sections = new SectionAssembler(
+                        rows, institution.orElseThrow(), campuses, spans, courses, groups, kinds)
+                .sections();
         Lists lists = new Lists(
                 List.copyOf(campuses.values()),
                 rows.each("departments", row -> new Department(row.text("department"), row.text("name"))),
@@ -106,7 +109,10 @@ final class ScheduleAssembler {
                 rows.each("binding_dates", ScheduleAssembler::bindingRule),
                 rows.each("openings", ScheduleAssembler::opening),
                 rows.each("loads", ScheduleAssembler::loadRule),
-                rows.each("journeys", ScheduleAssembler::journey));
+                rows.each("journeys", ScheduleAssembler::journey),
+                rows.of("kinds").stream()
+                        .flatMap(row -> Optional.ofNullable(kinds.own().get(row.text("kind"))).stream())
+                        .toList());
         rows.each("subject_notes", ScheduleAssembler::subjectNote);
         CodeKey codeKey = codeKey();
         stopIfFaulty();
@@ -125,18 +131,53 @@ final class ScheduleAssembler {
         return Objects.requireNonNull(JOINTS.get(row.text(column)));
     }
 
-    private static Institution institution(BundleTable.Row row) {
-        try {
-            return new Institution(
-                    row.text("code"),
-                    row.text("name"),
-                    ZoneId.of(row.text("zone")),
-                    Locale.forLanguageTag(row.text("language")),
-                    new CodeForm(joint(row, "course_joint"), joint(row, "section_joint")),
-                    row.optionalText("week_begins").flatMap(Days::parseDay).orElse(DayOfWeek.MONDAY));
-        } catch (DateTimeException e) {
+    private Institution institution(BundleTable.Row row) {
+        return new Institution(
+                row.text("code"),
+                row.text("name"),
+                zone(row),
+                Locale.forLanguageTag(row.text("language")),
+                new CodeForm(joint(row, "course_joint"), joint(row, "section_joint")),
+                week(row),
+                credit(row),
+                grades());
+    }
+
+    /** Java knows other names too, such as "EST" and "+3", which say nothing of summer time. */
+    private static ZoneId zone(BundleTable.Row row) {
+        String zone = row.text("zone");
+        if (!ZoneId.getAvailableZoneIds().contains(zone) || !zone.contains("/") || zone.startsWith("SystemV/")) {
             throw new Unfit("zone", "It is not an IANA time zone, as in Europe/London.");
         }
+        return ZoneId.of(zone);
+    }
+
+    private static WeekForm week(BundleTable.Row row) {
+        Days weekend = row.optionalText("weekend")
+                .map(days -> days.equals("none")
+                        ? Days.NONE
+                        : Days.of(Arrays.stream(days.split(" "))
+                                .flatMap(day -> Days.parseDay(day).stream())
+                                .toList()))
+                .orElse(WeekForm.USUAL.weekend());
+        if (weekend.equals(Days.ALL)) {
+            throw new Unfit("weekend", "A week needs a day that is not of the weekend.");
+        }
+        return new WeekForm(
+                row.optionalText("week_begins").flatMap(Days::parseDay).orElse(WeekForm.USUAL.first()), weekend);
+    }
+
+    private static CreditWorth credit(BundleTable.Row row) {
+        CreditWorth.Unit unit = row.optionalText("credit")
+                .flatMap(code -> Coded.parse(CreditWorth.Unit.class, code))
+                .orElse(CreditWorth.Unit.SEMESTER);
+        return row.optional("credit_hours", BigDecimal.class).map(unit::of).orElse(unit.usual());
+    }
+
+    private GradeScale grades() {
+        List<GradeScale.Step> steps = rows.each(
+                "grades", row -> new GradeScale.Step(row.text("grade"), row.integer("position"), row.yes("passes")));
+        return steps.isEmpty() ? GradeScale.LETTERS : new GradeScale(steps);
     }
 
     private Term term(BundleTable.Row row) {
@@ -166,7 +207,12 @@ final class ScheduleAssembler {
                                         && note.optionalText("department").equals(department))
                 .map(note -> note.text("text"))
                 .toList();
-        return new Subject(code, row.text("name"), department, notes);
+        List<String> knownAs = row.optionalText("known_as").stream()
+                .flatMap(words -> Arrays.stream(words.split(",")))
+                .map(String::strip)
+                .filter(word -> !word.isEmpty())
+                .toList();
+        return new Subject(code, row.text("name"), department, notes, knownAs);
     }
 
     /** Checks whom it is for. */

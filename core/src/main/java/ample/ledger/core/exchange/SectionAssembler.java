@@ -11,8 +11,8 @@ import ample.ledger.core.schedule.Delivery;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Institution;
 import ample.ledger.core.schedule.Instructor;
-import ample.ledger.core.schedule.Kind;
 import ample.ledger.core.schedule.Marks;
+import ample.ledger.core.schedule.OwnKind;
 import ample.ledger.core.schedule.SeatPool;
 import ample.ledger.core.schedule.Section;
 import ample.ledger.core.schedule.Span;
@@ -35,6 +35,7 @@ final class SectionAssembler {
     private final Map<String, Span> spans;
     private final Map<CourseCode, Course> courses;
     private final Groups groups;
+    private final Kinds kinds;
     private final Map<String, CourseCode> courseOf;
     private final Map<String, Building> buildings;
     private final Map<String, Instructor> people;
@@ -53,13 +54,15 @@ final class SectionAssembler {
             Map<String, Campus> campuses,
             Map<String, Span> spans,
             Map<CourseCode, Course> courses,
-            Groups groups) {
+            Groups groups,
+            Kinds kinds) {
         this.rows = rows;
         this.institution = institution;
         this.campuses = campuses;
         this.spans = spans;
         this.courses = courses;
         this.groups = groups;
+        this.kinds = kinds;
         courseOf =
                 rows.of("sections").stream().collect(Collectors.toMap(row -> row.text("entry"), CourseAssembler::code));
         buildings = rows.byKey("buildings", row -> row.text("building"), this::building);
@@ -87,11 +90,13 @@ final class SectionAssembler {
         String entry = row.text("entry");
         Campus campus = RowsToAssemble.named(campuses, row.text("campus"));
         Span span = RowsToAssemble.named(spans, row.text("span"));
+        OwnKind kind = kinds.named(row, "kind");
         return new Section(
                 new EntryNumber(entry),
                 RowsToAssemble.named(courses, CourseAssembler.code(row)),
                 row.text("section"),
-                coded(Kind.class, row.text("kind")),
+                kind.standsFor(),
+                kind.name(),
                 campus,
                 coded(Delivery.class, row.text("delivery")),
                 span,
@@ -104,16 +109,18 @@ final class SectionAssembler {
                         .toList(),
                 rows.collect(
                         of(meetings, entry),
-                        meeting -> new MeetingAssembler(meeting, span, campus, buildings, institution.weekBegins())
-                                .meeting()),
+                        meeting -> reading(meeting, span, campus).meeting()),
                 rows.collect(
-                        of(exams, entry),
-                        exam -> new MeetingAssembler(exam, span, campus, buildings, institution.weekBegins()).exam()),
+                        of(exams, entry), exam -> reading(exam, span, campus).exam()),
                 RowsToAssemble.named(pools, row.text("pool")),
                 Optional.ofNullable(listings.get(entry)),
                 Optional.ofNullable(companions.get(entry)),
                 rows.collect(of(restrictions, entry), groups::restriction),
                 RowsToAssemble.texts(notes, entry, "text"));
+    }
+
+    private MeetingAssembler reading(BundleTable.Row row, Span span, Campus campus) {
+        return new MeetingAssembler(row, span, campus, buildings, institution.week(), kinds);
     }
 
     private static Marks marks(BundleTable.Row row) {
@@ -162,7 +169,7 @@ final class SectionAssembler {
         return rows.byKey("companions", row -> row.text("entry"), row -> {
             Optional<String> boundTo = row.optionalText("bound_to");
             boundTo.ifPresent(lead -> checkLead(row, lead, all));
-            return new Companion(row.text("choice"), boundTo.map(EntryNumber::new));
+            return new Companion(kinds.choice(row), boundTo.map(EntryNumber::new));
         });
     }
 

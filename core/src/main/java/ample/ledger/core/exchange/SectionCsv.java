@@ -1,5 +1,6 @@
 package ample.ledger.core.exchange;
 
+import ample.ledger.core.calendar.ClockTime;
 import ample.ledger.core.calendar.TimeRange;
 import ample.ledger.core.calendar.Timing;
 import ample.ledger.core.reading.SeatAccount;
@@ -109,7 +110,7 @@ public final class SectionCsv {
     }
 
     private static String hours(TimeRange hours) {
-        return hours.start() + "-" + hours.end();
+        return ClockTime.formatForPrograms(hours.start()) + "-" + ClockTime.formatForPrograms(hours.end());
     }
 
     /** As the OWASP page on CSV injection asks (from memory): nothing begins with what starts a formula. */

@@ -1,5 +1,6 @@
 package ample.ledger.core.exchange;
 
+import ample.ledger.core.calendar.ClockTime;
 import ample.ledger.core.calendar.DateRange;
 import ample.ledger.core.calendar.TimeRange;
 import ample.ledger.core.calendar.Timing;
@@ -117,8 +118,8 @@ public final class SectionJson {
     }
 
     private static void hours(JsonGenerator json, TimeRange hours) {
-        json.writeStringProperty("starts", hours.start().toString());
-        json.writeStringProperty("ends", hours.end().toString());
+        json.writeStringProperty("starts", ClockTime.formatForPrograms(hours.start()));
+        json.writeStringProperty("ends", ClockTime.formatForPrograms(hours.end()));
     }
 
     private static void dates(JsonGenerator json, DateRange dates) {

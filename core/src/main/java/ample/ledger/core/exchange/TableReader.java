@@ -12,6 +12,8 @@ import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
@@ -21,6 +23,10 @@ import org.jspecify.annotations.Nullable;
  * are sound are kept. The CSV library refuses a field or a line of absurd size before it is held whole.
  */
 final class TableReader {
+
+    /** What spreadsheets write instead of commas. */
+    private static final Map<String, String> SEPARATORS =
+            Map.of(";", "semicolons", "\t", "tabs", "|", "upright strokes");
 
     private final TableSchema schema;
     private final Progress progress;
@@ -41,16 +47,20 @@ final class TableReader {
     TableReading read(Reader csv) throws IOException {
         TableBuilder rows = new TableBuilder(schema);
         boolean whole = false;
+        OpenQuotation quotation = new OpenQuotation(csv);
         try (CsvReader<CsvRecord> reader = CsvReader.builder()
                 .commentStrategy(CommentStrategy.NONE)
                 .skipEmptyLines(true)
                 .missingFieldStrategy(FieldMismatchStrategy.IGNORE)
                 .extraFieldStrategy(FieldMismatchStrategy.IGNORE)
-                .ofCsvRecord(csv)) {
+                .ofCsvRecord(quotation)) {
             List<String> head = List.of();
             int @Nullable [] places = null;
             int lines = 0;
             for (CsvRecord line : reader) {
+                if (isUnclosed(quotation, line)) {
+                    break;
+                }
                 if (places == null) {
                     head = line.getFields();
                     places = places(head);
@@ -64,7 +74,7 @@ final class TableReader {
                     }
                 }
             }
-            whole = places != null;
+            whole = places != null && quotation.line() == 0;
             if (places == null && reported == 0) {
                 report.accept(Fault.of(
                         schema.path(),
@@ -83,9 +93,35 @@ final class TableReader {
         return new TableReading(rows.build(), faulty, whole);
     }
 
+    /** Whether a quotation mark that is never closed stands in {@code line}, which then goes on to the end of the file. */
+    private boolean isUnclosed(OpenQuotation quotation, CsvRecord line) {
+        if (quotation.line() < line.getStartingLineNumber()) {
+            return false;
+        }
+        report.accept(
+                new Fault(
+                        schema.path(),
+                        quotation.line(),
+                        "",
+                        "",
+                        "A quotation mark opens in this row and never closes, so that nothing after it can be read; close it, or leave it out."));
+        return true;
+    }
+
     /** For each column of the schema its place in the file, or −1 for one left out; null when the head has faults. */
     private int @Nullable [] places(List<String> head) {
         int before = reported;
+        Optional<String> otherSeparator = SEPARATORS.entrySet().stream()
+                .filter(separator -> head.size() == 1 && head.get(0).contains(separator.getKey()))
+                .map(Map.Entry::getValue)
+                .findFirst();
+        if (otherSeparator.isPresent()) {
+            report.accept(Fault.of(
+                    schema.path(),
+                    "Its cells are separated by %s; save it with commas between them."
+                            .formatted(otherSeparator.get())));
+            return null;
+        }
         Set<String> seen = new HashSet<>();
         for (String name : head) {
             if (schema.indexOf(name).isEmpty()) {

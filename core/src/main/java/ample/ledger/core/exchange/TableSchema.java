@@ -17,29 +17,36 @@ public final class TableSchema {
 
     private final String name;
     private final String path;
+    private final String title;
     private final List<Column> columns;
     private final List<String> primaryKey;
     private final List<ForeignKey> foreignKeys;
+    private final List<OneOf> choices;
     private final boolean mayBeLeftOut;
     private final Map<String, Integer> places;
 
     /**
+     * @param title what its rows are
      * @param primaryKey names of the columns that tell its rows apart
      * @param mayBeLeftOut whether a bundle without its file is one whose table has no rows
      */
     TableSchema(
             String name,
             String path,
+            String title,
             List<Column> columns,
             List<String> primaryKey,
             List<ForeignKey> foreignKeys,
+            List<OneOf> choices,
             boolean mayBeLeftOut) {
         this.name = name;
         this.mayBeLeftOut = mayBeLeftOut;
         this.path = path;
+        this.title = title;
         this.columns = List.copyOf(columns);
         this.primaryKey = List.copyOf(primaryKey);
         this.foreignKeys = List.copyOf(foreignKeys);
+        this.choices = List.copyOf(choices);
         this.places = IntStream.range(0, columns.size())
                 .boxed()
                 .collect(
@@ -59,11 +66,13 @@ public final class TableSchema {
     /**
      * One column.
      *
+     * @param description what it means
      * @param pattern what a whole cell must match
      * @param values the only cells allowed; empty for any
      */
     public record Column(
             String name,
+            String description,
             Type type,
             boolean required,
             @Nullable Pattern pattern,
@@ -86,6 +95,14 @@ public final class TableSchema {
         }
     }
 
+    /** That a cell of this column is one of these values, or names a row of another table by one of its columns. */
+    public record OneOf(String column, List<String> values, String table, String reference) {
+
+        public OneOf {
+            values = List.copyOf(values);
+        }
+    }
+
     public String name() {
         return name;
     }
@@ -93,6 +110,11 @@ public final class TableSchema {
     /** The name of its file in a bundle. */
     public String path() {
         return path;
+    }
+
+    /** What its rows are, without a full stop. */
+    public String title() {
+        return title;
     }
 
     public List<Column> columns() {
@@ -108,8 +130,13 @@ public final class TableSchema {
         return foreignKeys;
     }
 
+    /** What cells are one of, where another table adds to the values that there are. */
+    List<OneOf> choices() {
+        return choices;
+    }
+
     /** Whether a bundle may do without its file, as those do that were written before the format gained it. */
-    boolean mayBeLeftOut() {
+    public boolean mayBeLeftOut() {
         return mayBeLeftOut;
     }
 

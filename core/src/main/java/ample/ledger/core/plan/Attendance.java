@@ -74,7 +74,7 @@ public final class Attendance implements Engagement {
     public Workload workload() {
         Workload known = workload;
         if (known == null) {
-            known = Workload.of(section, term().calendar());
+            known = Workload.of(List.of(section), schedule);
             workload = known;
         }
         return known;

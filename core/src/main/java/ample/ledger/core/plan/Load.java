@@ -5,18 +5,19 @@ import ample.ledger.core.calendar.DateSet;
 import ample.ledger.core.calendar.Days;
 import ample.ledger.core.calendar.TimeRange;
 import ample.ledger.core.calendar.Timing;
+import ample.ledger.core.calendar.WeekForm;
 import ample.ledger.core.reading.Workload;
 import ample.ledger.core.schedule.CreditShare;
 import ample.ledger.core.schedule.LoadRule;
 import ample.ledger.core.schedule.Meeting;
 import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.schedule.Section;
 import ample.ledger.core.schedule.TermCode;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalTime;
-import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -31,26 +32,27 @@ import java.util.stream.Stream;
  *
  * @param terms the terms of the season in which something is attended, in their order
  * @param weeks every week of the season from the first class to the last, breaks included
- * @param freeDays Monday to Friday, without those on which anything is ever held
+ * @param form how its weeks go
+ * @param freeDays those that are not of the weekend, without those on which anything is ever held
  * @param longestGap between two engagements in class on one day; empty where there is none
  * @param earliest the first hour of class on any day; empty where nothing has a set time
  * @param latest the last
+ * @param tooMuch the courses whose credits imply more hours than a week has, so that their study is not counted
  */
 public record Load(
         List<OfTerm> terms,
         List<Week> weeks,
+        WeekForm form,
         Days freeDays,
         Optional<Gap> longestGap,
         Optional<LocalTime> earliest,
-        Optional<LocalTime> latest) {
+        Optional<LocalTime> latest,
+        List<Attendance> tooMuch) {
 
     private static final BigDecimal HOUR = BigDecimal.valueOf(60);
 
     /** Digits of what is not yet rounded: more than can come up to a tenth, however many are added. */
     private static final int FINE = 12;
-
-    private static final Days WORKDAYS =
-            Days.of(DayOfWeek.MONDAY, DayOfWeek.TUESDAY, DayOfWeek.WEDNESDAY, DayOfWeek.THURSDAY, DayOfWeek.FRIDAY);
 
     /**
      * The credits of one term.
@@ -89,12 +91,12 @@ public record Load(
     /**
      * One week.
      *
-     * @param monday its first day
+     * @param start its first day
      * @param classMinutes in class at set times, exams included
      * @param arranged hours of 60 minutes without a set time
      * @param study hours that the credits imply beside those in class
      */
-    public record Week(LocalDate monday, int classMinutes, BigDecimal arranged, BigDecimal study) {
+    public record Week(LocalDate start, int classMinutes, BigDecimal arranged, BigDecimal study) {
 
         /** All together, in hours of 60 minutes, to a tenth. */
         public BigDecimal hours() {
@@ -121,8 +123,13 @@ public record Load(
     /** Nothing between two engagements of one day. */
     public record Gap(DayOfWeek day, TimeRange time) {}
 
-    /** Of {@code week}, sections that are waited for giving no credit (common practice, no source) but taking their time. */
+    /** As {@link #of(PlannedWeek, WeekForm)}, by the weeks of its institution. */
     public static Load of(PlannedWeek week) {
+        return of(week, week.posted().weekForm(week.plan().season()));
+    }
+
+    /** Of {@code week}, sections that are waited for giving no credit (common practice, no source) but taking their time. */
+    public static Load of(PlannedWeek week, WeekForm form) {
         List<Attendance> attended = held(week);
         List<OfTerm> terms = week.posted().ofSeason(week.plan().season()).stream()
                 .map(schedule -> ofTerm(schedule, week))
@@ -140,11 +147,16 @@ public record Load(
                 .toList();
         return new Load(
                 terms,
-                weeks(week),
-                new Days(WORKDAYS.mask() & ~held.mask()),
+                weeks(week, form),
+                form,
+                form.workdays().minus(held),
                 longestGap(attended),
                 times.stream().map(TimeRange::start).min(Comparator.naturalOrder()),
-                times.stream().map(TimeRange::end).max(Comparator.naturalOrder()));
+                times.stream().map(TimeRange::end).max(Comparator.naturalOrder()),
+                attended.stream()
+                        .filter(Attendance::leads)
+                        .filter(lead -> workload(lead, week).isMoreThanAWeekHolds())
+                        .toList());
     }
 
     /** The heaviest week; empty where nothing is attended. */
@@ -202,12 +214,12 @@ public record Load(
                 .toList();
     }
 
-    private static List<Week> weeks(PlannedWeek week) {
+    private static List<Week> weeks(PlannedWeek week, WeekForm form) {
         Map<LocalDate, int[]> minutes = new TreeMap<>();
         for (Attendance attendance : held(week)) {
             for (Stay stay : attendance.stays()) {
                 stay.dates().stream()
-                        .forEach(date -> minutes.computeIfAbsent(monday(date), absent -> new int[1])[0] +=
+                        .forEach(date -> minutes.computeIfAbsent(form.startOf(date), absent -> new int[1])[0] +=
                                 stay.time().minutes());
             }
         }
@@ -216,31 +228,31 @@ public record Load(
         for (Attendance attendance : held(week)) {
             DateRange dates = attendance.section().span().dates();
             if (attendance.leads()) {
-                spread(study, dates, studyAWeek(attendance, week));
+                spread(study, dates, form, studyAWeek(attendance, week));
             }
             for (Meeting meeting : attendance.section().meetings()) {
                 if (meeting.timing() instanceof Timing.Arranged hours) {
-                    spread(arranged, hours.dates(), hours.hoursPerWeek());
+                    spread(arranged, hours.dates(), form, hours.hoursPerWeek());
                 }
             }
         }
         DateRange season = week.posted().dates(week.plan().season());
-        LocalDate begin = monday(season.first());
+        LocalDate begin = form.startOf(season.first());
         Stream.of(minutes, arranged, study)
                 .forEach(byWeek ->
-                        byWeek.keySet().removeIf(monday -> monday.isBefore(begin) || monday.isAfter(season.last())));
+                        byWeek.keySet().removeIf(start -> start.isBefore(begin) || start.isAfter(season.last())));
         return Stream.of(minutes.keySet(), arranged.keySet(), study.keySet())
                 .flatMap(Set::stream)
                 .min(Comparator.naturalOrder())
                 .map(first -> Stream.iterate(
                                 first,
-                                monday -> !monday.isAfter(last(minutes, arranged, study)),
-                                monday -> monday.plusWeeks(1))
-                        .map(monday -> new Week(
-                                monday,
-                                minutes.getOrDefault(monday, new int[1])[0],
-                                arranged.getOrDefault(monday, BigDecimal.ZERO),
-                                study.getOrDefault(monday, BigDecimal.ZERO)))
+                                start -> !start.isAfter(last(minutes, arranged, study)),
+                                start -> start.plusWeeks(1))
+                        .map(start -> new Week(
+                                start,
+                                minutes.getOrDefault(start, new int[1])[0],
+                                arranged.getOrDefault(start, BigDecimal.ZERO),
+                                study.getOrDefault(start, BigDecimal.ZERO)))
                         .toList())
                 .orElse(List.of());
     }
@@ -253,32 +265,26 @@ public record Load(
                 .orElseThrow();
     }
 
-    private static void spread(Map<LocalDate, BigDecimal> byWeek, DateRange dates, BigDecimal hours) {
-        for (LocalDate monday = monday(dates.first()); !monday.isAfter(dates.last()); monday = monday.plusWeeks(1)) {
-            byWeek.merge(monday, hours, BigDecimal::add);
+    private static void spread(Map<LocalDate, BigDecimal> byWeek, DateRange dates, WeekForm form, BigDecimal hours) {
+        for (LocalDate start = form.startOf(dates.first()); !start.isAfter(dates.last()); start = start.plusWeeks(1)) {
+            byWeek.merge(start, hours, BigDecimal::add);
         }
     }
 
-    /** Of the whole course: what its credits imply beside the hours in class of all its sections together. */
+    /** What the credits of a course imply beside the hours in class; 0 where that cannot be. */
     private static BigDecimal studyAWeek(Attendance lead, PlannedWeek week) {
-        BigDecimal classMinutes = week.attended().stream()
-                .filter(lead::sameCourse)
-                .map(attendance -> attendance.workload().classMinutes())
-                .reduce(BigDecimal.ZERO, BigDecimal::add);
-        BigDecimal all =
-                Workload.Standard.CREDIT_HOUR.leastHours(lead.section().course().credits());
-        return all.multiply(HOUR)
-                .subtract(classMinutes)
-                .max(BigDecimal.ZERO)
-                .divide(
-                        HOUR.multiply(
-                                BigDecimal.valueOf(lead.section().span().dates().weeks())),
-                        FINE,
-                        RoundingMode.HALF_UP);
+        Workload workload = workload(lead, week);
+        return workload.isMoreThanAWeekHolds() ? BigDecimal.ZERO : workload.leastStudyAWeek(FINE);
     }
 
-    private static LocalDate monday(LocalDate date) {
-        return date.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
+    /** Of the whole course: of all its sections together. */
+    private static Workload workload(Attendance lead, PlannedWeek week) {
+        List<Section> set = Stream.concat(
+                        Stream.of(lead),
+                        week.attended().stream().filter(other -> lead.sameCourse(other) && !other.equals(lead)))
+                .map(Attendance::section)
+                .toList();
+        return Workload.of(set, lead.schedule());
     }
 
     private static Optional<Gap> longestGap(List<Attendance> attended) {

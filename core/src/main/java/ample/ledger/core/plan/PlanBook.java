@@ -33,7 +33,7 @@ public record PlanBook(long version, List<Plan> plans, Map<SeasonCode, String> l
     /**
      * What was changed.
      *
-     * @param words what was done: "TIDE 214 T1 taken in"
+     * @param words what was done: "TIDE 214 T1 added"
      * @param id of the plan
      * @param before the plan as it was; empty where it was begun
      * @param wasCurrent the id of the plan of that season that was looked at; empty for none
@@ -113,7 +113,7 @@ public record PlanBook(long version, List<Plan> plans, Map<SeasonCode, String> l
         if (at < 0) {
             return this;
         }
-        Change change = change("“" + plans.get(at).name() + "” thrown away", season, id);
+        Change change = change("“" + plans.get(at).name() + "” deleted", season, id);
         List<Plan> after = new ArrayList<>(plans);
         after.remove(at);
         return next(

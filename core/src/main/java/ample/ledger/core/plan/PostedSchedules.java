@@ -1,6 +1,7 @@
 package ample.ledger.core.plan;
 
 import ample.ledger.core.calendar.DateRange;
+import ample.ledger.core.calendar.WeekForm;
 import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.CourseCode;
 import ample.ledger.core.schedule.EntryNumber;
@@ -20,7 +21,6 @@ import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -33,7 +33,6 @@ public final class PostedSchedules {
     private final List<Journey> journeys;
     private final Map<Schedule, Map<EntryNumber, Attendance>> attendances = new ConcurrentHashMap<>();
     private final Map<Schedule, Map<CourseCode, List<List<Attendance>>>> sets = new ConcurrentHashMap<>();
-    private final Map<Schedule, Map<String, List<Course>>> coursesByWriting = new ConcurrentHashMap<>();
     private final Map<Schedule, List<Titled>> titles = new ConcurrentHashMap<>();
     private final KeptApart keptApart = new KeptApart(this);
 
@@ -73,6 +72,15 @@ public final class PostedSchedules {
         return new DateRange(
                 all.stream().map(DateRange::first).min(LocalDate::compareTo).orElseThrow(),
                 all.stream().map(DateRange::last).max(LocalDate::compareTo).orElseThrow());
+    }
+
+    /**
+     * How the weeks of a season go: as at the institution whose term is posted first.
+     *
+     * @throws java.util.NoSuchElementException when none of its terms is posted
+     */
+    public WeekForm weekForm(SeasonCode season) {
+        return ofSeason(season).stream().findFirst().orElseThrow().institution().week();
     }
 
     /**
@@ -132,11 +140,10 @@ public final class PostedSchedules {
                 .findFirst();
     }
 
-    /** The courses of the terms of a season that are written so, with whatever blanks and in whatever case. */
+    /** The courses of the terms of a season that are written so, in whatever case and with whatever between their parts. */
     public List<Course> coursesWritten(String code, SeasonCode season) {
-        String wanted = squeezed(code);
         return ofSeason(season).stream()
-                .flatMap(schedule -> coursesByWriting(schedule).getOrDefault(wanted, List.of()).stream())
+                .flatMap(schedule -> schedule.courseWritten(code).stream())
                 .toList();
     }
 
@@ -164,17 +171,6 @@ public final class PostedSchedules {
                 absent -> schedule.courses().stream()
                         .map(course -> new Titled(course.title().toLowerCase(Locale.ROOT), course))
                         .toList());
-    }
-
-    private Map<String, List<Course>> coursesByWriting(Schedule schedule) {
-        return coursesByWriting.computeIfAbsent(
-                schedule,
-                absent -> schedule.courses().stream()
-                        .collect(Collectors.groupingBy(course -> squeezed(course.written()))));
-    }
-
-    private static String squeezed(String code) {
-        return code.replaceAll("\\s", "").toLowerCase(Locale.ROOT);
     }
 
     /**

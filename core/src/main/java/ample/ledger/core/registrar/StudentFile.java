@@ -108,8 +108,9 @@ public record StudentFile(
      * @param posted the schedules of all terms
      */
     public StudentRecord record(List<Taken> supposed, Collection<Schedule> posted) {
+        RecordLines lines = new RecordLines(posted);
         RecordLines.Reading read =
-                RecordLines.read(courses.stream().map(CourseOnFile::line).collect(Collectors.joining("\n")));
+                lines.read(courses.stream().map(CourseOnFile::line).collect(Collectors.joining("\n")));
         Map<StudentGroup.About, Set<String>> groups = new EnumMap<>(StudentGroup.About.class);
         programme
                 .filter(code -> posted.stream()
@@ -128,16 +129,17 @@ public record StudentFile(
                         Set.copyOf(placements),
                         Set.of(),
                         groups,
-                        RecordLines.read(String.join("\n", waived)).courses().stream()
+                        lines.read(String.join("\n", waived)).courses().stream()
                                 .map(Taken::course)
                                 .collect(Collectors.toSet()),
                         Optional.of(Set.copyOf(requirementsOwed)))
                 .supposing(supposed);
     }
 
-    /** What of the record cannot be read, a sentence for each line. */
-    public List<String> unreadable() {
-        return RecordLines.read(courses.stream().map(CourseOnFile::line).collect(Collectors.joining("\n")))
+    /** What of the record cannot be read by what is posted, a sentence for each line. */
+    public List<String> unreadable(Collection<Schedule> posted) {
+        return new RecordLines(posted)
+                .read(courses.stream().map(CourseOnFile::line).collect(Collectors.joining("\n")))
                 .faults();
     }
 

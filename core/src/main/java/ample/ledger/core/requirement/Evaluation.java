@@ -3,6 +3,7 @@ package ample.ledger.core.requirement;
 import ample.ledger.core.requirement.StudentRecord.Part;
 import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.CourseCode;
+import ample.ledger.core.schedule.Grade;
 import ample.ledger.core.schedule.Prerequisite;
 import ample.ledger.core.schedule.Prerequisite.AtLeast;
 import ample.ledger.core.schedule.Prerequisite.CreditsEarned;
@@ -137,8 +138,9 @@ public final class Evaluation {
 
     private Verdict ofCourse(Passed wanted) {
         Set<CourseCode> counting = schedule.countingAs(wanted.course());
-        // A grade that nobody can read asks for a pass; the posting's check has warned of it.
-        Optional<Grade> least = wanted.leastGrade().flatMap(Grade::parse);
+        // Postings whose prerequisites name other grades than the institution's are refused.
+        Optional<Grade> least =
+                wanted.leastGrade().flatMap(schedule.institution().grades()::parse);
         List<StudentRecord.Taken> taken = student.courses().stream()
                 .filter(course -> counting.contains(course.course()))
                 .toList();
@@ -151,14 +153,26 @@ public final class Evaluation {
         if (wanted.alongside() && planned.stream().anyMatch(counting::contains)) {
             return Verdict.PLANNED;
         }
-        return passes(taken.stream(), least) || taken.stream().anyMatch(StudentRecord.Taken::supposesPass)
-                ? Verdict.SUPPOSED
+        if (passes(taken.stream(), least) || taken.stream().anyMatch(StudentRecord.Taken::supposesPass)) {
+            return Verdict.SUPPOSED;
+        }
+        return least.isPresent() && taken.stream().anyMatch(course -> isOfAnotherScale(course, least.get()))
+                ? Verdict.UNKNOWN
                 : missing(Part.COURSES);
+    }
+
+    /** Passed with a grade of another institution, of which nothing says whether it is good enough here. */
+    private static boolean isOfAnotherScale(StudentRecord.Taken course, Grade least) {
+        return course.passed()
+                && course.grade()
+                        .filter(grade -> !grade.scale().equals(least.scale()))
+                        .isPresent();
     }
 
     private static boolean passes(Stream<StudentRecord.Taken> taken, Optional<Grade> least) {
         return taken.flatMap(course -> course.grade().stream())
                 .anyMatch(grade -> grade.passes()
-                        && least.filter(bound -> grade.compareTo(bound) < 0).isEmpty());
+                        && least.filter(bound -> !grade.scale().equals(bound.scale()) || !grade.isAtLeast(bound))
+                                .isEmpty());
     }
 }

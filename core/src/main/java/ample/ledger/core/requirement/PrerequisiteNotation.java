@@ -38,9 +38,9 @@ public final class PrerequisiteNotation {
     private static final int DEEPEST = 40;
     private static final Pattern TOKEN = Pattern.compile("\"[^\"]*\"|[(),]|[^\\s(),\"]+|\"");
     private static final Pattern NUMBER = Pattern.compile("[0-9]{1,4}");
-    private static final Pattern SUBJECT = Pattern.compile("[A-Z0-9]{1,8}");
-    private static final Pattern COURSE_NUMBER = Pattern.compile("[0-9]{1,6}\\p{L}{0,4}");
-    private static final Pattern GRADE = Pattern.compile("[A-Za-z0-9]{1,4}[+-]?");
+    private static final Pattern SUBJECT = Pattern.compile("[\\p{Lu}\\p{Lt}\\p{Lo}\\p{M}\\p{N}]{1,12}");
+    private static final Pattern COURSE_NUMBER = Pattern.compile("[0-9]{1,6}(?:\\.[0-9]{1,4}){0,3}\\p{L}{0,4}");
+    private static final Pattern GRADE = Pattern.compile("[\\p{L}\\p{N}][\\p{L}\\p{N}./]{0,9}[+-]?");
 
     private record Token(String text, int at) {}
 
@@ -141,10 +141,11 @@ public final class PrerequisiteNotation {
     }
 
     private Prerequisite course() {
-        String subject = take(SUBJECT, "a course, as in GLAC 120, \"(\", placement, standing, credits or permission");
-        String number = take(COURSE_NUMBER, "the number of the course, as in GLAC 120");
-        Optional<String> grade =
-                takeWord("with") ? Optional.of(take(GRADE, "a grade, as in GLAC 120 with C")) : Optional.empty();
+        String subject = take(
+                SUBJECT,
+                "a course, which is a subject and a number, \"(\", placement, standing, credits or permission");
+        String number = take(COURSE_NUMBER, "the number of the course, behind its subject and a blank");
+        Optional<String> grade = takeWord("with") ? Optional.of(take(GRADE, "a grade")) : Optional.empty();
         return new Passed(new CourseCode(subject, number), grade, takeWord("alongside"));
     }
 

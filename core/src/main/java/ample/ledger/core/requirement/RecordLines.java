@@ -1,29 +1,36 @@
 package ample.ledger.core.requirement;
 
 import ample.ledger.core.requirement.StudentRecord.Taken;
+import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.CourseCode;
+import ample.ledger.core.schedule.Grade;
+import ample.ledger.core.schedule.GradeScale;
+import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.schedule.WrittenCodes;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
-import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
  * Courses of a record as people type them and as programs list them: one a line, a course and then its grade, with a blank, a comma, a
- * semicolon or a tab between; without a grade it goes on now. {@code glac 120 B+}, {@code GLAC120,B+}, {@code "NUMB 112"}.
+ * semicolon or a tab between; without a grade it goes on now. {@code glac 120 B+}, {@code GLAC120,B+}, {@code "NUMB 112"}. Codes and grades are
+ * those that the institutions post.
  */
 public final class RecordLines {
 
     /** More lines than this are not read: no student has taken so many courses. */
     private static final int MOST = 300;
 
-    private static final Pattern LINE =
-            Pattern.compile("([\\p{L}0-9]{1,8}?)[ -]*([0-9]{1,6}\\p{L}{0,4})(?:[ ,;\\t]+(\\S.*?))?[,; \\t]*");
-
     private static final Pattern HEADING = Pattern.compile("(?i)course\\b[^0-9]*");
 
-    private RecordLines() {}
+    private final WrittenCodes codes;
+
+    /** @param posted whose codes and grades are read */
+    public RecordLines(Collection<Schedule> posted) {
+        this.codes = new WrittenCodes(posted);
+    }
 
     /**
      * What was read, and what could not be.
@@ -39,7 +46,7 @@ public final class RecordLines {
     }
 
     /** Reads {@code text}; blank lines and those that name columns are passed over. */
-    public static Reading read(String text) {
+    public Reading read(String text) {
         List<Taken> courses = new ArrayList<>();
         List<String> faults = new ArrayList<>();
         List<String> lines = text.lines().toList();
@@ -56,25 +63,45 @@ public final class RecordLines {
         return new Reading(courses, faults);
     }
 
-    private static void read(String line, int number, List<Taken> courses, List<String> faults) {
-        Matcher matcher = LINE.matcher(line);
-        if (!matcher.matches()) {
-            faults.add("Line %d, “%s”, is no course; it should read like “GLAC 120 B+”, or “GLAC 120” while it goes on."
-                    .formatted(number, shortened(line)));
+    private void read(String line, int number, List<Taken> courses, List<String> faults) {
+        Optional<WrittenCodes.Found> found = codes.leading(line);
+        if (found.isEmpty()) {
+            faults.add("Line %d, “%s”, is not a course%s.".formatted(number, shortened(line), example()));
             return;
         }
-        Optional<Grade> grade = Optional.ofNullable(matcher.group(3)).flatMap(Grade::parse);
-        if (matcher.group(3) != null && grade.isEmpty()) {
-            faults.add("Line %d: “%s” is no grade; a grade is a letter A to D or F, with + or − after it, or P."
-                    .formatted(number, shortened(matcher.group(3))));
+        CourseCode course = found.get().course();
+        String rest = found.get().rest().replaceAll("^[ ,;\\t]+|[ ,;\\t]+$", "");
+        Optional<Grade> grade = rest.isEmpty() ? Optional.empty() : codes.grade(course, rest);
+        if (!rest.isEmpty() && grade.isEmpty()) {
+            faults.add("Line %d: “%s” is not a grade here; grades are such as %s."
+                    .formatted(number, shortened(rest), scale(course).examples()));
             return;
         }
-        // Letters after the digits are written small in course codes, and subjects large.
-        courses.add(new Taken(
-                new CourseCode(
-                        matcher.group(1).toUpperCase(Locale.ROOT),
-                        matcher.group(2).toLowerCase(Locale.ROOT)),
-                grade));
+        courses.add(new Taken(course, grade));
+    }
+
+    /** Of who posts the course, or else the first. */
+    private GradeScale scale(CourseCode course) {
+        return codes.posted().stream()
+                .filter(schedule -> schedule.course(course).isPresent())
+                .findFirst()
+                .or(codes::first)
+                .map(schedule -> schedule.institution().grades())
+                .orElse(GradeScale.LETTERS);
+    }
+
+    /** What a line should look like, by a course that is posted. */
+    private String example() {
+        return codes.first()
+                .flatMap(schedule -> schedule.courses().stream()
+                        .findFirst()
+                        .map(course -> example(course, schedule.institution().grades())))
+                .orElse("");
+    }
+
+    private static String example(Course course, GradeScale grades) {
+        return "; write it like “%s %s”, or “%1$s” while you are taking it"
+                .formatted(course.written(), grades.examples().split(",")[0]);
     }
 
     private static String shortened(String text) {

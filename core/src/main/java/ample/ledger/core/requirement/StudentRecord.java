@@ -2,6 +2,7 @@ package ample.ledger.core.requirement;
 
 import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.CourseCode;
+import ample.ledger.core.schedule.Grade;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.StudentGroup;
 import ample.ledger.core.schedule.StudentGroup.About;

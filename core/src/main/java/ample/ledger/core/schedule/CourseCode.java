@@ -8,11 +8,11 @@ import java.util.regex.Pattern;
  * the number as a number, then by what follows them.
  *
  * @param subject the code of the subject
- * @param number digits, then any letters that the institution's code key explains
+ * @param number digits, which may have dots between them, then any letters that the institution's code key explains
  */
 public record CourseCode(String subject, String number) implements Comparable<CourseCode> {
 
-    private static final Pattern NUMBER = Pattern.compile("[0-9]{1,6}\\p{L}{0,4}");
+    private static final Pattern NUMBER = Pattern.compile("[0-9]{1,6}(?:\\.[0-9]{1,4}){0,3}\\p{L}{0,4}");
 
     private static final Comparator<CourseCode> ORDER = Comparator.comparing(CourseCode::subject)
             .thenComparingInt(CourseCode::digits)
@@ -21,7 +21,8 @@ public record CourseCode(String subject, String number) implements Comparable<Co
     public CourseCode {
         if (!NUMBER.matcher(number).matches()) {
             throw new IllegalArgumentException(
-                    "A course number is 1 to 6 digits and up to 4 letters after them, not “" + number + "”");
+                    "A course number is 1 to 6 digits, more of them behind dots, and up to 4 letters, not “" + number
+                            + "”");
         }
     }
 

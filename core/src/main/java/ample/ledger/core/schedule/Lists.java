@@ -13,7 +13,8 @@ public record Lists(
         List<BindingRule> bindingRules,
         List<Opening> openings,
         List<LoadRule> loads,
-        List<Journey> journeys) {
+        List<Journey> journeys,
+        List<OwnKind> kinds) {
 
     public Lists {
         campuses = List.copyOf(campuses);
@@ -25,5 +26,6 @@ public record Lists(
         openings = List.copyOf(openings);
         loads = List.copyOf(loads);
         journeys = List.copyOf(journeys);
+        kinds = List.copyOf(kinds);
     }
 }

@@ -16,6 +16,11 @@ public sealed interface Prerequisite {
         return Stream.empty();
     }
 
+    /** The grades it asks for, as they are written. */
+    default Stream<String> grades() {
+        return Stream.empty();
+    }
+
     /**
      * At least so many of these hold.
      *
@@ -37,6 +42,11 @@ public sealed interface Prerequisite {
         @Override
         public Stream<CourseCode> courses() {
             return parts.stream().flatMap(Prerequisite::courses);
+        }
+
+        @Override
+        public Stream<String> grades() {
+            return parts.stream().flatMap(Prerequisite::grades);
         }
 
         @Override
@@ -76,6 +86,11 @@ public sealed interface Prerequisite {
         @Override
         public Stream<CourseCode> courses() {
             return Stream.of(course);
+        }
+
+        @Override
+        public Stream<String> grades() {
+            return leastGrade.stream();
         }
 
         @Override

@@ -1,6 +1,7 @@
 package ample.ledger.core.schedule;
 
 import ample.ledger.core.calendar.DateRange;
+import ample.ledger.core.calendar.TimeRange;
 import ample.ledger.core.code.CodeKey;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -8,10 +9,12 @@ import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -29,6 +32,8 @@ public final class Schedule {
             .thenComparing(Section::code)
             .thenComparing(Section::entry);
 
+    private static final Pattern JOINTS = Pattern.compile("[\\s./_:-]+");
+
     private final Institution institution;
     private final Term term;
     private final CodeKey codeKey;
@@ -38,11 +43,13 @@ public final class Schedule {
     private final Map<String, Subject> subjectByCode;
     private final Map<EntryNumber, Section> byEntry;
     private final Map<CourseCode, Course> courseByCode;
+    private final Map<String, Course> courseByWriting;
     private final Map<CourseCode, List<Section>> byCourse;
     private final Map<String, List<Section>> byPool;
     private final Map<CourseCode, List<CourseCode>> standingFor;
     private final List<StudentGroup> groups;
     private final DateRange classDates;
+    private final Optional<TimeRange> hoursMet;
 
     public Schedule(
             Institution institution,
@@ -59,6 +66,9 @@ public final class Schedule {
                 courses.stream().sorted(Comparator.comparing(Course::code)).toList();
         this.courseByCode =
                 this.courses.stream().collect(Collectors.toUnmodifiableMap(Course::code, Function.identity()));
+        this.courseByWriting = this.courses.stream()
+                .collect(Collectors.toUnmodifiableMap(
+                        course -> squeezed(course.written()), Function.identity(), (one, other) -> one));
         this.sections = sections.stream().sorted(SECTION_ORDER).toList();
         this.subjectByCode =
                 lists.subjects().stream().collect(Collectors.toUnmodifiableMap(Subject::code, Function.identity()));
@@ -80,6 +90,10 @@ public final class Schedule {
                 .distinct()
                 .toList();
         this.classDates = classDates(term, this.sections);
+        this.hoursMet = this.sections.stream()
+                .flatMap(section -> section.timings().stream())
+                .flatMap(timing -> timing.time().stream())
+                .reduce(Schedule::both);
         this.standingFor = new HashMap<>();
         for (Course course : this.courses) {
             for (Equivalent equivalent : course.rules().equivalents()) {
@@ -112,6 +126,17 @@ public final class Schedule {
     /** From the first day of the term's spans to the last: the dates of the term without those that only exams are held on. */
     public DateRange classDates() {
         return classDates;
+    }
+
+    /** From when the first class of any day begins to when the last one ends; empty where none has a set time. */
+    public Optional<TimeRange> hoursMet() {
+        return hoursMet;
+    }
+
+    private static TimeRange both(TimeRange one, TimeRange other) {
+        return new TimeRange(
+                /* start= */ one.start().isBefore(other.start()) ? one.start() : other.start(),
+                /* end= */ one.end().isAfter(other.end()) ? one.end() : other.end());
     }
 
     private static DateRange classDates(Term term, List<Section> sections) {
@@ -166,6 +191,24 @@ public final class Schedule {
 
     public Optional<Course> course(CourseCode code) {
         return Optional.ofNullable(courseByCode.get(code));
+    }
+
+    /** The course that is written so, in whatever case and with whatever blanks, hyphens, slashes and dots, or without. */
+    public Optional<Course> courseWritten(String code) {
+        return Optional.ofNullable(courseByWriting.get(squeezed(code)));
+    }
+
+    private static String squeezed(String code) {
+        return JOINTS.matcher(code).replaceAll("").toLowerCase(Locale.ROOT);
+    }
+
+    /** What a kind is called here: "Lab", or by the institution's own names for it, "Pracownia / Warsztat". */
+    public String kindName(Kind kind) {
+        String own = lists.kinds().stream()
+                .filter(one -> one.standsFor() == kind)
+                .map(OwnKind::name)
+                .collect(Collectors.joining(" / "));
+        return own.isEmpty() ? kind.label() : own;
     }
 
     /** The courses that are posted as standing for {@code course}. */

@@ -10,6 +10,7 @@ import java.util.Optional;
  * One offering of a course in a term.
  *
  * @param code the section's own code, such as F3e; the institution's code key takes it apart
+ * @param kindName what the institution calls its kind: "Lecture"
  * @param campus the campus it is posted under
  * @param declared how the registrar says it is taught; {@link #delivery()} is what its meetings say
  * @param freeMaterials whether the course materials cost nothing
@@ -27,6 +28,7 @@ public record Section(
         Course course,
         String code,
         Kind kind,
+        String kindName,
         Campus campus,
         Delivery declared,
         Span span,

@@ -1,4 +1,4 @@
-/** What text may hold that comes in from outside, whoever sends it. */
+/** Text that comes in from outside, whoever sends it: what it may hold, how it is looked for, how names are ordered. */
 @NullMarked
 package ample.ledger.core.text;
 

@@ -62,10 +62,10 @@ class WeekHoursTest {
     Arbitrary<WeekHours> hours() {
         Arbitrary<WeekHours> stretch = Arbitraries.of(DayOfWeek.class)
                 .flatMap(day -> Arbitraries.integers()
-                        .between(0, 95)
+                        .between(0, WeekHours.CELLS_A_DAY - 1)
                         .flatMap(from -> Arbitraries.integers()
-                                .between(from + 1, 96)
-                                .map(to -> WeekHours.of(day, from * 15, to * 15))));
+                                .between(from + 1, WeekHours.CELLS_A_DAY)
+                                .map(to -> WeekHours.of(day, from * WeekHours.MINUTES, to * WeekHours.MINUTES))));
         return stretch.list().ofMaxSize(8).map(all -> all.stream().reduce(WeekHours.NONE, WeekHours::plus));
     }
 
@@ -87,7 +87,7 @@ class WeekHoursTest {
 
     @ParameterizedTest
     @ValueSource(
-            strings = {"", "mon:12:00-9:00", "mon:9:00-9:00", "mon:9:05-10:00", "m0n:9-10", "mon:9:00-25:00", "noon"})
+            strings = {"", "mon:12:00-9:00", "mon:9:00-9:00", "mon:9:03-10:00", "m0n:9-10", "mon:9:00-25:00", "noon"})
     void readsNothingIntoWhatIsNoStretch(String text) {
         assertThat(WeekHours.parse(text)).isEmpty();
     }
@@ -108,17 +108,17 @@ class WeekHoursTest {
     @Test
     void whatHasAMinuteInACellMeetsIt() {
         WeekHours nineToTenTwenty = WeekHours.of(
-                List.of(new Timing.Weekly(Days.of(DayOfWeek.TUESDAY), TimeRange.of("9:10", "10:20"), TERM, 1)));
+                List.of(new Timing.Weekly(Days.of(DayOfWeek.TUESDAY), TimeRange.of("9:08", "10:21"), TERM, 1)));
 
-        assertThat(nineToTenTwenty.contains(WeekHours.cell(DayOfWeek.TUESDAY, 9 * 60)))
+        assertThat(nineToTenTwenty.contains(WeekHours.cell(DayOfWeek.TUESDAY, 9 * 60 + 5)))
                 .isTrue();
-        assertThat(nineToTenTwenty.contains(WeekHours.cell(DayOfWeek.TUESDAY, 10 * 60 + 15)))
+        assertThat(nineToTenTwenty.contains(WeekHours.cell(DayOfWeek.TUESDAY, 10 * 60 + 20)))
                 .isTrue();
-        assertThat(nineToTenTwenty.contains(WeekHours.cell(DayOfWeek.TUESDAY, 10 * 60 + 30)))
+        assertThat(nineToTenTwenty.contains(WeekHours.cell(DayOfWeek.TUESDAY, 10 * 60 + 25)))
                 .isFalse();
-        assertThat(nineToTenTwenty.size()).isEqualTo(6);
+        assertThat(nineToTenTwenty.size()).isEqualTo(16);
         assertThat(WeekHours.ofCells(IntStream.range(0, WeekHours.CELLS)).size())
-                .isEqualTo(7 * 24 * 4);
+                .isEqualTo(7 * 24 * 12);
     }
 
     private static final DateRange TERM = new DateRange(LocalDate.of(2031, 9, 8), LocalDate.of(2031, 12, 19));

@@ -63,13 +63,13 @@ class BundleReaderTest {
     /** A column that the format gains must not break who writes bundles already. */
     @Test
     void aColumnThatMayBeEmptyMayBeLeftOut() throws IOException {
-        Path subjects = folder.resolve("subjects.csv");
-        String emptied = Files.readString(subjects).replaceAll("(?m),(?!department)[^,\n]*$", ",");
-        Files.writeString(subjects, emptied);
+        Path institution = folder.resolve("institution.csv");
+        String emptied = Files.readString(institution).replaceAll("(?m),(?!credit_hours)[^,\n]*$", ",");
+        Files.writeString(institution, emptied);
         ScheduleBundle empty = ScheduleBundle.read(folder);
-        Files.writeString(subjects, emptied.replaceAll("(?m),[^,\n]*$", ""));
+        Files.writeString(institution, emptied.replaceAll("(?m),[^,\n]*$", ""));
 
-        assertThat(Files.readString(subjects)).startsWith("subject,name\n");
+        assertThat(Files.readString(institution)).endsWith("sat sun,semester\n");
         assertThat(ScheduleBundle.read(folder).checksum()).isEqualTo(empty.checksum());
     }
 
@@ -129,7 +129,7 @@ class BundleReaderTest {
     void reportsEveryFaultAtOnce() throws IOException {
         Files.writeString(
                 folder.resolve("subjects.csv"),
-                Files.readString(folder.resolve("subjects.csv")) + "glac,Small letters,\nTOOLONGCODE,,\n");
+                Files.readString(folder.resolve("subjects.csv")) + "glac,Small letters,,\nMUCHTOOLONGACODE,,,\n");
         Files.delete(folder.resolve("notes.csv"));
         Files.write(folder.resolve("campuses.csv"), "campus\u00e9".getBytes(StandardCharsets.ISO_8859_1));
 

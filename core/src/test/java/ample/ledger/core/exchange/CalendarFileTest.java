@@ -111,9 +111,9 @@ class CalendarFileTest {
                         + event.getTimeTransparency().getValue())
                 .containsExactly(
                         "20310618T080000 Registration opens for 1 to 29 credits TRANSPARENT",
-                        "20310917 Last day to drop and be paid back: TIDE 110 TRANSPARENT",
+                        "20310917 Last day to drop with a full refund: TIDE 110 TRANSPARENT",
                         "20310919 Last day to add: TIDE 110 TRANSPARENT",
-                        "20310927 Students are counted: TIDE 110 TRANSPARENT",
+                        "20310927 Enrolment count: TIDE 110 TRANSPARENT",
                         "20311006 Last day to drop without a mark: TIDE 110 TRANSPARENT",
                         "20311118 Last day to withdraw: TIDE 110 TRANSPARENT");
     }
@@ -148,6 +148,7 @@ class CalendarFileTest {
         Section posted = KERNEL.section(new EntryNumber("40101")).orElseThrow();
         Meeting odd = new Meeting(
                 posted.meetings().get(0).kind(),
+                posted.meetings().get(0).kindName(),
                 posted.meetings().get(0).timing(),
                 new Place.Named("the pier; north, by the \\ bollard"));
         Section renamed = new Section(
@@ -155,6 +156,7 @@ class CalendarFileTest {
                 posted.course(),
                 posted.code(),
                 posted.kind(),
+                posted.kindName(),
                 posted.campus(),
                 posted.declared(),
                 posted.span(),
@@ -218,6 +220,7 @@ class CalendarFileTest {
                 plain.course(),
                 plain.code(),
                 plain.kind(),
+                plain.kindName(),
                 plain.campus(),
                 plain.declared(),
                 plain.span(),
@@ -226,7 +229,7 @@ class CalendarFileTest {
                 false,
                 plain.marks(),
                 List.of(),
-                List.of(new Meeting(plain.kind(), timing, new Place.Online())),
+                List.of(new Meeting(plain.kind(), plain.kindName(), timing, new Place.Online())),
                 List.of(),
                 plain.pool(),
                 Optional.empty(),
@@ -240,7 +243,8 @@ class CalendarFileTest {
         Institution of = plain.institution();
         Term term = plain.term();
         return new Schedule(
-                new Institution(of.code(), of.name(), LISBON, Locale.ENGLISH, of.codes(), of.weekBegins()),
+                new Institution(
+                        of.code(), of.name(), LISBON, Locale.ENGLISH, of.codes(), of.week(), of.credit(), of.grades()),
                 new Term(term.code(), term.name(), term.season(), term.dates(), calendar),
                 plain.codeKey(),
                 plain.lists(),

@@ -118,9 +118,9 @@ class WholeFormatTest {
         assertThat(KERNEL.subject("GLAC").orElseThrow().notes())
                 .as("of its department")
                 .containsExactly(
-                        "Nobody travels to a field day without a signed risk form; it is given out in Cairn until the day before.");
+                        "Sign the risk form before you travel to a field day. You get it in Cairn until the day before.");
         assertThat(KERNEL.subject("RHET").orElseThrow().notes())
-                .containsExactly("Whoever misses the first class without a word loses the place to the waitlist.");
+                .containsExactly("If you miss the first class without telling us, your seat goes to the waitlist.");
         assertThat(KERNEL.subject("NUMB").orElseThrow().notes()).isEmpty();
     }
 

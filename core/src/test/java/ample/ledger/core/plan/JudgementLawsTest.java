@@ -8,10 +8,11 @@ import ample.ledger.core.fixtures.PlainPerson;
 import ample.ledger.core.fixtures.PlainTogether;
 import ample.ledger.core.fixtures.RandomPeople;
 import ample.ledger.core.reading.Readings;
-import ample.ledger.core.requirement.Grade;
 import ample.ledger.core.requirement.StudentRecord;
 import ample.ledger.core.requirement.StudentRecord.Part;
 import ample.ledger.core.schedule.Course;
+import ample.ledger.core.schedule.Grade;
+import ample.ledger.core.schedule.GradeScale;
 import ample.ledger.core.schedule.Section;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -88,7 +89,11 @@ class JudgementLawsTest {
 
     /** A record of whose parts some are known, with courses passed, failed and going on. */
     private static StudentRecord with(StudentRecord record, Random dice) {
-        List<Optional<Grade>> grades = List.of(Grade.parse("A"), Grade.parse("C"), Grade.parse("F"), Optional.empty());
+        List<Optional<Grade>> grades = List.of(
+                GradeScale.LETTERS.parse("A"),
+                GradeScale.LETTERS.parse("C"),
+                GradeScale.LETTERS.parse("F"),
+                Optional.empty());
         List<StudentRecord.Taken> taken = KERNEL.courses().stream()
                 .filter(course -> dice.nextInt(3) > 0)
                 .map(course -> new StudentRecord.Taken(course.code(), grades.get(dice.nextInt(grades.size()))))

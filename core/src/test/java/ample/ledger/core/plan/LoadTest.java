@@ -81,15 +81,15 @@ class LoadTest {
         for (Load.Week one : load.weeks()) {
             int minutes = Stream.concat(section.meetings().stream(), section.exams().stream())
                     .mapToInt(meeting -> (int) calendar.datesOf(meeting.timing()).stream()
-                                    .filter(date -> !date.isBefore(one.monday())
-                                            && date.isBefore(one.monday().plusDays(7)))
+                                    .filter(date -> !date.isBefore(one.start())
+                                            && date.isBefore(one.start().plusDays(7)))
                                     .count()
                             * meeting.timing().time().map(TimeRange::minutes).orElse(0))
                     .sum();
-            assertThat(one.classMinutes()).as(one.monday().toString()).isEqualTo(minutes);
+            assertThat(one.classMinutes()).as(one.start().toString()).isEqualTo(minutes);
         }
         assertThat(load.weeks())
-                .filteredOn(one -> one.monday().equals(LocalDate.of(2031, 10, 27)))
+                .filteredOn(one -> one.start().equals(LocalDate.of(2031, 10, 27)))
                 .as("Harvest Week")
                 .singleElement()
                 .matches(one -> one.classMinutes() == 0);
@@ -105,7 +105,7 @@ class LoadTest {
         Load.Week one = new Load.Week(LocalDate.of(2031, 9, 8), 100, new BigDecimal("1.5"), new BigDecimal("2.25"));
         assertThat(one.classHours()).as("100 minutes and an hour and a half").isEqualByComparingTo("3.2");
         assertThat(one.hours()).as("rounded once: 3.17 and 2.25").isEqualByComparingTo("5.4");
-        assertThat(new Load.Week(one.monday(), 0, BigDecimal.ZERO, new BigDecimal("29.45")).aboutHours())
+        assertThat(new Load.Week(one.start(), 0, BigDecimal.ZERO, new BigDecimal("29.45")).aboutHours())
                 .as("not 29.5 rounded again")
                 .isEqualByComparingTo("29");
         assertThat(Load.of(week()).heaviest()).isEmpty();

@@ -2,13 +2,14 @@ package ample.ledger.core.plan;
 
 import ample.ledger.core.fixtures.PlainPerson;
 import ample.ledger.core.fixtures.PlainTogether;
-import ample.ledger.core.requirement.Grade;
 import ample.ledger.core.requirement.StudentRecord;
 import ample.ledger.core.schedule.Companion;
 import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.CourseCode;
 import ample.ledger.core.schedule.CreditShare;
 import ample.ledger.core.schedule.Equivalent;
+import ample.ledger.core.schedule.Grade;
+import ample.ledger.core.schedule.GradeScale;
 import ample.ledger.core.schedule.LoadRule;
 import ample.ledger.core.schedule.Prerequisite;
 import ample.ledger.core.schedule.Schedule;
@@ -90,7 +91,7 @@ record PlainWeek(Schedule schedule, PlainTogether together, PlainPerson person, 
     private boolean passed(CourseCode course, Optional<Grade> least) {
         return taken(course).stream()
                 .flatMap(on -> on.grade().stream())
-                .anyMatch(grade -> grade.passes() && (least.isEmpty() || grade.compareTo(least.get()) >= 0));
+                .anyMatch(grade -> grade.passes() && (least.isEmpty() || grade.isAtLeast(least.get())));
     }
 
     private List<StudentRecord.Taken> taken(CourseCode course) {
@@ -107,7 +108,7 @@ record PlainWeek(Schedule schedule, PlainTogether together, PlainPerson person, 
         }
         if (condition instanceof Prerequisite.Passed passed) {
             return standingFor(passed.course()).stream()
-                    .anyMatch(course -> passed(course, passed.leastGrade().flatMap(Grade::parse))
+                    .anyMatch(course -> passed(course, passed.leastGrade().flatMap(GradeScale.LETTERS::parse))
                             || taken(course).stream().anyMatch(on -> on.grade().isEmpty())
                             || passed.alongside() && isPlanned(course));
         }

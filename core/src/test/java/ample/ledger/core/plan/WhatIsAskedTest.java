@@ -5,8 +5,8 @@ import static ample.ledger.core.plan.PlansOfTheKernel.obstacles;
 import static ample.ledger.core.plan.PlansOfTheKernel.week;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import ample.ledger.core.requirement.Grade;
 import ample.ledger.core.requirement.StudentRecord;
+import ample.ledger.core.schedule.GradeScale;
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.Map;
@@ -66,7 +66,8 @@ class WhatIsAskedTest {
     private static List<Obstacle> withARecordOf(String number, String grade) {
         StudentRecord record = new StudentRecord(
                 Set.of(StudentRecord.Part.values()),
-                List.of(new StudentRecord.Taken(PlansOfTheKernel.code("NUMB", number), Grade.parse(grade))),
+                List.of(new StudentRecord.Taken(
+                        PlansOfTheKernel.code("NUMB", number), GradeScale.LETTERS.parse(grade))),
                 Optional.of(BigDecimal.ZERO),
                 Optional.empty(),
                 Set.of(),

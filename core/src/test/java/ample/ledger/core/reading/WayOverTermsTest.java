@@ -53,8 +53,8 @@ class WayOverTermsTest {
 
     @Test
     void whatIsOnlySupposedIsNoWay() {
-        StudentRecord supposing =
-                record("").supposing(RecordLines.read("NUMB 112 A").courses());
+        StudentRecord supposing = record("")
+                .supposing(new RecordLines(TWO_TERMS).read("NUMB 112 A").courses());
         assertThat(way("TIDE 214", supposing, TWO_TERMS)).contains("NUMB 112 autumn-2031, TIDE 214 spring-2032");
     }
 
@@ -211,7 +211,7 @@ class WayOverTermsTest {
     private static StudentRecord record(String lines) {
         return new StudentRecord(
                 Set.of(StudentRecord.Part.values()),
-                RecordLines.read(lines).courses(),
+                new RecordLines(TWO_TERMS).read(lines).courses(),
                 Optional.empty(),
                 Optional.of(2),
                 Set.of(),

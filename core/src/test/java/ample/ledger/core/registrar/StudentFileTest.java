@@ -42,7 +42,7 @@ class StudentFileTest {
                 .isEmpty();
         assertThat(record.known()).as("the line may say of any course").doesNotContain(Part.COURSES);
         assertThat(record.passed()).containsExactly(new CourseCode("GLAC", "120"));
-        assertThat(file.unreadable()).hasSize(1);
+        assertThat(file.unreadable(POSTED)).hasSize(1);
     }
 
     private static CourseOnFile on(String course, String grade) {

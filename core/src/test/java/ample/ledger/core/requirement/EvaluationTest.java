@@ -14,6 +14,7 @@ import ample.ledger.core.requirement.Evaluation.Judged;
 import ample.ledger.core.requirement.Evaluation.Verdict;
 import ample.ledger.core.requirement.StudentRecord.Taken;
 import ample.ledger.core.schedule.CourseCode;
+import ample.ledger.core.schedule.GradeScale;
 import ample.ledger.core.schedule.Prerequisite;
 import ample.ledger.core.schedule.Prerequisite.AtLeast;
 import ample.ledger.core.schedule.Prerequisite.Passed;
@@ -324,7 +325,9 @@ class EvaluationTest {
 
     private static Taken taken(String text) {
         String[] parts = text.split("=", 2);
-        return new Taken(course(parts[0]), parts.length == 1 ? Grade.parse("A") : Grade.parse(parts[1]));
+        return new Taken(
+                course(parts[0]),
+                parts.length == 1 ? GradeScale.LETTERS.parse("A") : GradeScale.LETTERS.parse(parts[1]));
     }
 
     private static CourseCode course(String written) {

@@ -59,9 +59,9 @@ class PrerequisiteNotationTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "''                          | 1  | Here stands the end where a course, as in GLAC 120",
+                "''                          | 1  | Here stands the end where a course, which is a subject and a number",
                 "GLAC                        | 5  | Here stands the end where the number of the course",
-                "GLAC 120 with               | 14 | a grade, as in GLAC 120 with C",
+                "GLAC 120 with               | 14 | where a grade should be",
                 "GLAC 120 LIMN 130           | 10 | Here stands “LIMN” where \"and\", \"or\" or the end should be.",
                 "(GLAC 120 or LIMN 130       | 22 | Here stands the end where \")\" should be.",
                 "GLAC 120 or                 | 12 | Here stands the end where a course",
@@ -74,7 +74,7 @@ class PrerequisiteNotationTest {
                 "placement \"Tide            | 11 | words in quotation marks",
                 "standing two                | 10 | a number, as in standing 2",
                 "credits 0                   | 9  | The number must be at least 1",
-                "glac 120                    | 1  | Here stands “glac” where a course, as in GLAC 120",
+                "glac 120                    | 1  | Here stands “glac” where a course, which is a subject and a number",
             })
     void pointsAtThePlaceAndSaysWhatWouldBeRight(String text, int character, String sentence) {
         var wrong = catchThrowableOfType(NotationException.class, () -> PrerequisiteNotation.parse(text));

@@ -1,10 +1,11 @@
 package ample.ledger.standin.people;
 
 import ample.ledger.core.requirement.Evaluation;
-import ample.ledger.core.requirement.Grade;
 import ample.ledger.core.requirement.StudentRecord;
 import ample.ledger.core.requirement.StudentRecord.Taken;
 import ample.ledger.core.schedule.Course;
+import ample.ledger.core.schedule.Grade;
+import ample.ledger.core.schedule.GradeScale;
 import ample.ledger.core.schedule.Programme;
 import ample.ledger.core.schedule.Schedule;
 import java.math.BigDecimal;
@@ -28,12 +29,13 @@ final class GeneratedStudents {
     static final int MOST = 100_000;
 
     private static final Pattern NAME = Pattern.compile("student-([1-9][0-9]{0,5})");
-    private static final List<String> GRADES = List.of("A", "A-", "B+", "B", "B", "B-", "C+", "C", "P");
+    private static final int USUAL_GRADES = 8;
     private static final int CREDITS_OF_A_YEAR = 30;
     private static final int YEARS = 4;
 
     private final Schedule schedule;
     private final List<Course> courses;
+    private final List<Grade> grades;
 
     /** To work one out takes some milliseconds. */
     private final Map<Integer, Student> known = new ConcurrentHashMap<>();
@@ -42,6 +44,12 @@ final class GeneratedStudents {
         this.schedule = schedule;
         this.courses = schedule.courses().stream()
                 .filter(course -> course.credits().stripTrailingZeros().scale() <= 0)
+                .toList();
+        GradeScale scale = schedule.institution().grades();
+        this.grades = scale.steps().stream()
+                .filter(GradeScale.Step::passes)
+                .limit(USUAL_GRADES)
+                .flatMap(step -> scale.parse(step.text()).stream())
                 .toList();
     }
 
@@ -100,7 +108,7 @@ final class GeneratedStudents {
             if (next.isPresent()) {
                 left.remove(next.get());
                 earned += next.get().credits().intValueExact();
-                taken.add(new Taken(next.get().code(), Grade.parse(GRADES.get(dice.nextInt(GRADES.size())))));
+                taken.add(new Taken(next.get().code(), Optional.of(grades.get(dice.nextInt(grades.size())))));
             }
         }
         return taken;

@@ -4,6 +4,7 @@ import ample.ledger.core.browse.index.Candidate;
 import ample.ledger.core.browse.index.CandidateSet;
 import ample.ledger.core.browse.index.Moment;
 import ample.ledger.core.browse.index.Parameter;
+import ample.ledger.core.browse.index.Vocabulary;
 import ample.ledger.core.plan.Apart;
 import ample.ledger.core.plan.Attendance;
 import ample.ledger.core.plan.PostedSchedules;
@@ -35,7 +36,7 @@ public record ClearOf(Set<Planned> plan) implements Condition {
     static final List<Parameter> PARAMETERS = List.of(new Parameter(
             PLAN,
             "Entry numbers of sections that it must go with, those of another term with the term before",
-            "40112"));
+            Vocabulary::anEntry));
 
     public ClearOf {
         plan = Conditions.sorted(plan, PLAN);

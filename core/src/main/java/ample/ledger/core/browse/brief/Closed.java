@@ -20,7 +20,7 @@ public record Closed(WeekHours hours) implements Condition {
     private static final String CLOSED = "closed";
 
     static final List<Parameter> PARAMETERS = List.of(new Parameter(
-            CLOSED, "Hours in which nothing may meet, on the quarter", "mon:12:00-13:15,fri:08:00-24:00"));
+            CLOSED, "Hours in which nothing may meet, on the five minutes", "mon:12:00-13:15,fri:08:00-24:00"));
 
     private static final int MOST_STRETCHES = 3;
 
@@ -30,7 +30,7 @@ public record Closed(WeekHours hours) implements Condition {
 
     static Optional<Condition> read(AddressReader address) {
         return Conditions.some(
-                address.set(CLOSED, WeekHours::parse, "Write hours on the quarter, as in mon:9:00-12:15."),
+                address.set(CLOSED, WeekHours::parse, "Write hours on the five minutes, as in mon:9:00-12:15."),
                 stretches -> new Closed(stretches.stream().reduce(WeekHours.NONE, WeekHours::plus)));
     }
 

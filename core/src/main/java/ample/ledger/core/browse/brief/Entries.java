@@ -4,6 +4,7 @@ import ample.ledger.core.browse.index.Candidate;
 import ample.ledger.core.browse.index.CandidateSet;
 import ample.ledger.core.browse.index.Moment;
 import ample.ledger.core.browse.index.Parameter;
+import ample.ledger.core.browse.index.Vocabulary;
 import ample.ledger.core.schedule.EntryNumber;
 import java.util.List;
 import java.util.Map;
@@ -21,7 +22,7 @@ public record Entries(Set<EntryNumber> entries) implements Condition {
 
     private static final String ENTRY = "entry";
 
-    static final List<Parameter> PARAMETERS = List.of(new Parameter(ENTRY, "Entry numbers", "40112,40115"));
+    static final List<Parameter> PARAMETERS = List.of(new Parameter(ENTRY, "Entry numbers", Vocabulary::anEntry));
 
     private static final int MOST_NUMBERS = 3;
 

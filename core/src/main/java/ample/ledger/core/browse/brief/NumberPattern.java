@@ -14,14 +14,14 @@ import java.util.regex.Pattern;
  * @param subject its code in lower case; empty for any
  * @param low least digits, as a number
  * @param high greatest digits; equal to {@code low} for a single number
- * @param letters the letters that must follow, in lower case; empty for any or none. Only for a single number
+ * @param letters what must follow, more digits behind dots and letters, in lower case; empty for any or none. Only for a single number
  */
 public record NumberPattern(String subject, int low, int high, String letters) implements Comparable<NumberPattern> {
 
     private static final int GREATEST = 999_999;
 
     private static final Pattern FORM = Pattern.compile(
-            "(?:([\\p{L}\\p{N}]{1,12})[:\\s]\\s*|([\\p{L}]{1,12}))?([0-9]{1,6})(?:\\s*[-–]\\s*([0-9]{1,6})|(\\p{L}{1,4}))?");
+            "(?:([\\p{L}\\p{M}\\p{N}]{1,12})[:\\s]\\s*|([\\p{L}\\p{M}]{1,12}))?([0-9]{1,6})(?:\\s*[-–]\\s*([0-9]{1,6})|((?:\\.[0-9]{1,4}){0,3}\\p{L}{0,4}))?");
 
     private static final Pattern HUNDREDS = Pattern.compile("([1-9])xx", Pattern.CASE_INSENSITIVE);
 

@@ -24,7 +24,14 @@ public record Numbers(List<NumberPattern> numbers) implements Condition {
     private static final String NUMBER = "number";
 
     static final List<Parameter> PARAMETERS =
-            List.of(new Parameter(NUMBER, "Course numbers: exact, a range, or of one subject", "200-299,glac:330d"));
+            List.of(new Parameter(NUMBER, "Course numbers: exact, a range, or of one subject", Numbers::example));
+
+    private static String example(Vocabulary vocabulary) {
+        return vocabulary.courses().stream()
+                .findFirst()
+                .map(course -> "200-299," + NumberPattern.exactly(course.code()))
+                .orElse("200-299");
+    }
 
     public Numbers {
         numbers = numbers.stream().distinct().sorted().toList();

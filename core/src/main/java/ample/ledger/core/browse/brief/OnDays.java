@@ -132,7 +132,9 @@ public record OnDays(Rule rule, Days days, boolean alone) implements Condition {
 
     @Override
     public Phrase phrase(Wording wording) {
-        List<String> names = Conditions.names(days);
+        List<String> names = wording.vocabulary().first().institution().week().inOrder(days).stream()
+                .map(Days::shortName)
+                .toList();
         return new Phrase(
                 "",
                 switch (rule) {

@@ -34,7 +34,7 @@ public final class WeekPainting {
     }
 
     /**
-     * The hours in which nothing that fits {@code brief} may meet. Of a quarter hour that "between" cuts, all counts as
+     * The hours in which nothing that fits {@code brief} may meet. Of five minutes that "between" cuts, all counts as
      * open.
      */
     public static WeekHours closed(Brief brief) {

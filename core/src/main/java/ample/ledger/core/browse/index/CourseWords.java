@@ -1,6 +1,7 @@
 package ample.ledger.core.browse.index;
 
 import ample.ledger.core.schedule.Course;
+import ample.ledger.core.text.SearchText;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
@@ -9,10 +10,7 @@ import java.util.List;
 import java.util.NavigableMap;
 import java.util.TreeMap;
 import org.apache.lucene.analysis.Analyzer;
-import org.apache.lucene.analysis.LowerCaseFilter;
 import org.apache.lucene.analysis.TokenStream;
-import org.apache.lucene.analysis.Tokenizer;
-import org.apache.lucene.analysis.miscellaneous.ASCIIFoldingFilter;
 import org.apache.lucene.analysis.standard.StandardTokenizer;
 import org.apache.lucene.analysis.tokenattributes.CharTermAttribute;
 import org.apache.lucene.util.automaton.CharacterRunAutomaton;
@@ -36,8 +34,7 @@ public final class CourseWords {
     private static final Analyzer ANALYZER = new Analyzer() {
         @Override
         protected TokenStreamComponents createComponents(String field) {
-            Tokenizer tokens = new StandardTokenizer();
-            return new TokenStreamComponents(tokens, new ASCIIFoldingFilter(new LowerCaseFilter(tokens)));
+            return new TokenStreamComponents(new StandardTokenizer());
         }
     };
 
@@ -100,14 +97,14 @@ public final class CourseWords {
         return having;
     }
 
-    /** The words of {@code text}, in order, in lower case and without accents. */
+    /** The words of {@code text}, in order, as {@link SearchText} folds them. */
     public static List<String> tokens(String text) {
         List<String> tokens = new ArrayList<>();
         try (TokenStream stream = ANALYZER.tokenStream("", text)) {
             CharTermAttribute term = stream.addAttribute(CharTermAttribute.class);
             stream.reset();
             while (stream.incrementToken()) {
-                tokens.add(term.toString());
+                tokens.add(SearchText.folded(term.toString()));
             }
             stream.end();
         } catch (IOException e) {

@@ -37,6 +37,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -45,14 +46,16 @@ import java.util.stream.Stream;
 public enum Facet {
     SUBJECT(
             Scope.COURSE,
-            new Parameter("subject", "Codes of subjects, separated by commas", "tide,glac"),
+            "subject",
+            "Codes of subjects, separated by commas",
             "subjects",
             "in",
             ofCourse((course, schedule) -> Stream.of(course.code().subject())),
             schedule -> named(schedule.subjects(), Subject::code, Subject::name)),
     DEPARTMENT(
             Scope.COURSE,
-            new Parameter("department", "Codes of departments", "cold-sciences"),
+            "department",
+            "Codes of departments",
             "departments",
             "given by",
             ofCourse((course, schedule) ->
@@ -60,15 +63,16 @@ public enum Facet {
             schedule -> named(schedule.lists().departments(), Department::code, Department::name)),
     PROGRAMME(
             Scope.COURSE,
-            new Parameter(
-                    "programme", "Codes of degree programmes; all: before them asks for every one", "glaciology-major"),
+            "programme",
+            "Codes of degree programmes; all: before them asks for every one",
             "programmes",
             "part of",
             ofCourse((course, schedule) -> course.programmes().stream()),
             schedule -> named(schedule.lists().programmes(), Programme::code, Programme::name)),
     LEVEL(
             Scope.COURSE,
-            new Parameter("level", "Years of study", "1,2"),
+            "level",
+            "Years of study",
             "levels",
             "of level",
             ofCourse((course, schedule) -> Stream.of(String.valueOf(course.level()))),
@@ -80,7 +84,8 @@ public enum Facet {
                     .map(level -> new Value(level, level))),
     CREDITS(
             Scope.COURSE,
-            new Parameter("credits", "Numbers of credits, or a range", "3,4-6"),
+            "credits",
+            "Numbers of credits, or a range",
             "numbers of credits",
             "worth",
             ofCourse((course, schedule) -> Stream.of(code(course.credits()))),
@@ -91,7 +96,8 @@ public enum Facet {
                     .map(credits -> new Value(credits, credits.equals("1") ? "1 credit" : credits + " credits"))),
     REQUIREMENT(
             Scope.COURSE,
-            new Parameter("toward", "Codes of requirements; all: before them asks for every one", "field-practice"),
+            "toward",
+            "Codes of requirements; all: before them asks for every one",
             "requirements",
             "counting toward",
             ofCourse((course, schedule) -> course.requirements().stream()),
@@ -99,7 +105,8 @@ public enum Facet {
     /** By the record of who asks. */
     STILL_OWED(
             Scope.COURSE,
-            new Parameter("owed", "Whether the course counts toward a requirement still owed", "yes"),
+            "owed",
+            "Whether the course counts toward a requirement still owed",
             "answers",
             "",
             byRecord((section, reading) -> reading.stillOwed(section.course())),
@@ -107,7 +114,8 @@ public enum Facet {
     /** Whether something must come before the course. */
     PREREQUISITE(
             Scope.COURSE,
-            new Parameter("needs", "Whether the course has a prerequisite", "no-prerequisite"),
+            "needs",
+            "Whether the course has a prerequisite",
             "kinds of course",
             "with",
             ofCourse((course, schedule) ->
@@ -117,7 +125,8 @@ public enum Facet {
     /** What it mainly is, and what its meetings are. */
     KIND(
             Scope.SECTION,
-            new Parameter("kind", "Kinds of section or meeting", "lecture,field-day"),
+            "kind",
+            "Kinds of section or meeting",
             "kinds",
             "of kind",
             ofSection(section -> Stream.concat(
@@ -126,10 +135,11 @@ public enum Facet {
                     .map(Kind::code)
                     .distinct()),
             schedule -> Arrays.stream(Kind.values())
-                    .map(kind -> new Value(kind.code(), kind.label().toLowerCase(Locale.ROOT)))),
+                    .map(kind -> new Value(kind.code(), schedule.kindName(kind).toLowerCase(Locale.ROOT)))),
     INSTRUCTOR(
             Scope.SECTION,
-            new Parameter("instructor", "Codes of people; to-be-announced where nobody is named", "to-be-announced"),
+            "instructor",
+            "Codes of people; to-be-announced where nobody is named",
             "instructors",
             "taught by",
             ofSection(section -> section.instructors().isEmpty()
@@ -138,11 +148,14 @@ public enum Facet {
             schedule -> withToBeAnnounced(schedule.sections().stream()
                     .flatMap(section -> section.instructors().stream())
                     .distinct()
-                    .sorted(Comparator.comparing(Instructor::name).thenComparing(Instructor::code))
+                    .sorted(Comparator.comparing(
+                                    Instructor::name, schedule.institution().nameOrder())
+                            .thenComparing(Instructor::code))
                     .map(person -> new Value(person.code(), person.name())))),
     BUILDING(
             Scope.SECTION,
-            new Parameter("building", "Codes of buildings", "sluice-hall"),
+            "building",
+            "Codes of buildings",
             "buildings",
             "meeting in",
             ofSection(section -> section.meetings().stream()
@@ -155,11 +168,14 @@ public enum Facet {
                     .flatMap(section -> section.meetings().stream())
                     .flatMap(meeting -> building(meeting.place()).stream())
                     .distinct()
-                    .sorted(Comparator.comparing(Building::name).thenComparing(Building::code))
+                    .sorted(Comparator.comparing(
+                                    Building::name, schedule.institution().nameOrder())
+                            .thenComparing(Building::code))
                     .map(building -> new Value(building.code(), building.name())))),
     CAMPUS(
             Scope.SET,
-            new Parameter("at", "Codes of campuses", "tidewall"),
+            "at",
+            "Codes of campuses",
             "campuses",
             "at",
             ofSection(section -> Stream.of(section.campus().code().text())),
@@ -167,7 +183,8 @@ public enum Facet {
     /** As the span is called; its dates are asked for by themselves. */
     SPAN(
             Scope.SET,
-            new Parameter("span", "Codes of spans", "first-half"),
+            "span",
+            "Codes of spans",
             "spans",
             "running",
             ofSection(section -> Stream.of(section.span().code())),
@@ -182,14 +199,16 @@ public enum Facet {
     /** As the meetings say. */
     DELIVERY(
             Scope.SET,
-            new Parameter("delivery", "How it is taught", "on-site,mixed"),
+            "delivery",
+            "How it is taught",
             "deliveries",
             "taught",
             ofSection(section -> Stream.of(section.delivery().code())),
             valuesOf(Delivery.values(), Delivery::label)),
     LANGUAGE(
             Scope.SET,
-            new Parameter("language", "Languages, as BCP 47 tags", "en"),
+            "language",
+            "Languages, as BCP 47 tags",
             "languages",
             "held in",
             ofSection(section -> Stream.of(section.language().toLanguageTag())),
@@ -201,7 +220,8 @@ public enum Facet {
     /** By the record of who asks and by what is asked, whatever the seats are. */
     MAY_TAKE(
             Scope.SECTION,
-            new Parameter("may", "Whether one may take it, by one’s record", "yes,not-known"),
+            "may",
+            "Whether one may take it, by one’s record",
             "answers",
             "that",
             byRecord((section, reading) -> reading.mayTake(section).may()),
@@ -209,14 +229,16 @@ public enum Facet {
     /** What stands of the course on the record of who asks. */
     ON_RECORD(
             Scope.COURSE,
-            new Parameter("record", "What stands of the course on one’s record", "nothing"),
+            "record",
+            "What stands of the course on one’s record",
             "answers",
             "",
             byRecord((section, reading) -> reading.onRecord(section.course())),
             valuesOf(OnRecord.values(), OnRecord::label)),
     MATERIALS(
             Scope.SET,
-            new Parameter("materials", "Whether course materials are free or paid", "free"),
+            "materials",
+            "Whether course materials are free or paid",
             "kinds of materials",
             "with",
             ofSection(section -> Stream.of(section.freeMaterials() ? "free" : "paid")),
@@ -224,7 +246,8 @@ public enum Facet {
     /** As it stands for who asks, at that moment. A section whose companions are full may be open itself. */
     STATUS(
             Scope.SECTION,
-            new Parameter("status", "How it stands", "open,full-waitlist-open"),
+            "status",
+            "How it stands",
             "statuses",
             "now",
             ofMoment(),
@@ -232,6 +255,8 @@ public enum Facet {
 
     /** The code of a person or a place that is still to be announced. */
     public static final String TO_BE_ANNOUNCED = "to-be-announced";
+
+    private static final int EXAMPLES = 2;
 
     private final Scope scope;
     private final Parameter parameter;
@@ -262,15 +287,20 @@ public enum Facet {
         ALL
     }
 
+    /**
+     * @param parameter its name in an address
+     * @param meaning of what stands there, a phrase with a capital
+     */
     Facet(
             Scope scope,
-            Parameter parameter,
+            String parameter,
+            String meaning,
             String plural,
             String lead,
             FacetCodes.Source source,
             Function<Schedule, Stream<Value>> values) {
         this.scope = scope;
-        this.parameter = parameter;
+        this.parameter = new Parameter(parameter, meaning, this::example);
         this.plural = plural;
         this.lead = lead;
         this.source = source;
@@ -279,6 +309,11 @@ public enum Facet {
 
     public Scope scope() {
         return scope;
+    }
+
+    /** The first values that there are. */
+    private String example(Vocabulary vocabulary) {
+        return vocabulary.values(this).stream().limit(EXAMPLES).map(Value::code).collect(Collectors.joining(","));
     }
 
     /** How an address asks for it. */

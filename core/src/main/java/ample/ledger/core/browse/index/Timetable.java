@@ -81,7 +81,7 @@ public final class Timetable {
         return days[section.place()];
     }
 
-    /** The candidates whose set meets in one of these hours. Cost: one pass over a bitmap for each quarter hour. */
+    /** The candidates whose set meets in one of these hours. Cost: one pass over a bitmap for each five minutes. */
     public CandidateSet setsMeetingIn(WeekHours hours) {
         long[] bits = new long[layout.words()];
         hours.cells().forEach(cell -> {

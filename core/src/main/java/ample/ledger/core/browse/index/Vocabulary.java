@@ -6,6 +6,7 @@ import ample.ledger.core.schedule.CourseCode;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
+import ample.ledger.core.schedule.Subject;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -15,7 +16,6 @@ import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
@@ -64,14 +64,14 @@ public final class Vocabulary {
     }
 
     /** The order of a facet whose values are sorted, so that those of several schedules are sorted together. */
-    private static Optional<Comparator<Facet.Value>> order(Facet facet) {
+    private Optional<Comparator<Facet.Value>> order(Facet facet) {
         if (facet == Facet.LEVEL || facet == Facet.CREDITS) {
             return Optional.of(Comparator.comparing(value -> new BigDecimal(value.code())));
         }
         return facet == Facet.INSTRUCTOR || facet == Facet.BUILDING
-                ? Optional.of(
-                        Comparator.comparing((Facet.Value value) -> value.code().equals(Facet.TO_BE_ANNOUNCED))
-                                .thenComparing(Facet.Value::name))
+                ? Optional.of(Comparator.comparing(
+                                (Facet.Value value) -> value.code().equals(Facet.TO_BE_ANNOUNCED))
+                        .thenComparing(Facet.Value::name, first().institution().nameOrder()))
                 : Optional.empty();
     }
 
@@ -116,11 +116,20 @@ public final class Vocabulary {
 
     /** The course that a subject and a number name, in any case. */
     public Optional<Course> course(String subject, String number) {
-        return Optional.ofNullable(courses.get(new CourseCode(subject.toUpperCase(Locale.ROOT), number)))
-                .or(() -> courses.values().stream()
-                        .filter(course -> course.code().subject().equalsIgnoreCase(subject)
-                                && course.code().number().equalsIgnoreCase(number))
-                        .findFirst());
+        return courses.values().stream()
+                .filter(course -> course.code().subject().equalsIgnoreCase(subject)
+                        && course.code().number().equalsIgnoreCase(number))
+                .findFirst();
+    }
+
+    /** An entry number, as an example; empty where there is no section. */
+    public String anEntry() {
+        return sections().findFirst().map(section -> section.entry().digits()).orElse("");
+    }
+
+    /** Every subject posted, term by term. */
+    public Stream<Subject> subjects() {
+        return schedules.stream().flatMap(schedule -> schedule.subjects().stream());
     }
 
     /** Every section posted, term by term. */

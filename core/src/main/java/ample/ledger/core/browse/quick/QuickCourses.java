@@ -21,11 +21,14 @@ import java.util.stream.Collectors;
 /** Takes from a line of text what names courses: their codes, numbers, levels and credits; and single sections. */
 final class QuickCourses {
 
-    private static final Pattern NUMBER = Pattern.compile("[0-9]{1,4}\\p{L}{0,4}|[1-9]xx|[0-9]{1,4}[-–][0-9]{1,4}");
-    private static final Pattern SINGLE = Pattern.compile("[0-9]{1,4}\\p{L}{0,4}");
+    /** Of a course number, behind its first digits. */
+    private static final String REST = "(?:\\.[0-9]{1,4}){0,3}\\p{L}{0,4}";
+
+    private static final Pattern NUMBER = Pattern.compile("[0-9]{1,4}" + REST + "|[1-9]xx|[0-9]{1,4}[-–][0-9]{1,4}");
+    private static final Pattern SINGLE = Pattern.compile("[0-9]{1,4}" + REST);
     private static final Pattern HUNDREDS_LEVEL = Pattern.compile("([1-9])00(?:-?level)?s?");
     private static final Pattern SUBJECT_AND_NUMBER =
-            Pattern.compile("(\\p{L}{2,8}|[0-9]{2,4})[-:]?([0-9]{1,4}\\p{L}{0,4}|[1-9]xx)");
+            Pattern.compile("(\\p{L}{2,12}|[0-9]{2,4})[-:._]?([0-9]{1,4}" + REST + "|[1-9]xx)");
     private static final String CREDITS = "[0-9]{1,3}(?:\\.[0-9]{1,2})?";
     private static final Pattern SOME_CREDITS =
             Pattern.compile("(" + CREDITS + ")(?:[-–](" + CREDITS + "))?(\\+)?-?(cr|credits?)?");
@@ -37,6 +40,8 @@ final class QuickCourses {
             List.of("fifth", "5th"),
             List.of("sixth", "6th"));
     private static final Set<String> FOR_BEGINNERS = Set.of("intro", "introductory", "beginner", "beginners");
+
+    private static final int MOST_WORDS_OF_A_CODE = 3;
 
     private final QuickLine line;
     private final Vocabulary vocabulary;
@@ -50,8 +55,10 @@ final class QuickCourses {
     Optional<Meant> named(int at) {
         List<String> subjects = new ArrayList<>();
         int next = at + (line.word(at).equals("in") ? 1 : 0);
-        while (subject(line.word(next)).isPresent()) {
-            subjects.add(line.word(next));
+        for (Optional<String> subject = subject(line.word(next));
+                subject.isPresent();
+                subject = subject(line.word(next))) {
+            subjects.add(subject.get());
             next++;
         }
         if (!subjects.isEmpty() && NUMBER.matcher(line.word(next)).matches() && !isClock(next)) {
@@ -69,12 +76,12 @@ final class QuickCourses {
             }
         }
         Matcher both = SUBJECT_AND_NUMBER.matcher(line.word(at));
-        if (both.matches() && subject(both.group(1)).isPresent()) {
-            return section(at, 1, both.group(1), both.group(2))
-                    .or(() -> NumberPattern.parse(both.group(1) + ":" + both.group(2))
-                            .map(pattern -> numbers(1, List.of(pattern))));
-        }
-        return Optional.empty();
+        return both.matches()
+                ? subject(both.group(1))
+                        .flatMap(subject -> section(at, 1, subject, both.group(2))
+                                .or(() -> NumberPattern.parse(subject + ":" + both.group(2))
+                                        .map(pattern -> numbers(1, List.of(pattern)))))
+                : Optional.empty();
     }
 
     private static Meant numbers(int tokens, List<NumberPattern> patterns) {
@@ -89,25 +96,44 @@ final class QuickCourses {
 
     /** The section of a course that the next word names. */
     private Optional<Meant> section(int at, int count, String subject, String number) {
-        String code = line.word(at + count);
         if (!SINGLE.matcher(number).matches()) {
             return Optional.empty();
         }
-        List<EntryNumber> entries = vocabulary.course(subject, number).stream()
-                .map(Course::code)
+        List<Section> ofCourse = vocabulary.course(subject, number).map(Course::code).stream()
                 .flatMap(course -> vocabulary
                         .sections()
-                        .filter(section -> section.course().code().equals(course))
-                        .filter(section ->
-                                section.code().toLowerCase(Locale.ROOT).equals(code)))
-                .map(Section::entry)
-                .distinct()
+                        .filter(section -> section.course().code().equals(course)))
                 .toList();
-        return entries.isEmpty() ? Optional.empty() : Optional.of(entries(count + 1, entries));
+        // A code may have a slash, which parts words: "1N/a". The longest code that stands here is meant.
+        for (int words = MOST_WORDS_OF_A_CODE; words > 0; words--) {
+            int from = at + count;
+            int to = from + words;
+            List<EntryNumber> entries = to > line.size()
+                    ? List.of()
+                    : ofCourse.stream()
+                            .filter(section -> phrase(section).equals(line.phrase(from, to - from)))
+                            .map(Section::entry)
+                            .distinct()
+                            .toList();
+            if (!entries.isEmpty()) {
+                return Optional.of(entries(count + words, entries));
+            }
+        }
+        return Optional.empty();
     }
 
+    /** Its code as a line of text has it. */
+    private static String phrase(Section section) {
+        return QuickToken.of(section.code()).stream().map(QuickToken::plain).collect(Collectors.joining(" "));
+    }
+
+    /** The code of the subject that a word is, in lower case. */
     private Optional<String> subject(String word) {
-        return vocabulary.value(Facet.SUBJECT, word).map(known -> word);
+        return vocabulary.values(Facet.SUBJECT).stream()
+                .map(Facet.Value::code)
+                .filter(code -> QuickToken.plain(code).equals(word))
+                .map(code -> code.toLowerCase(Locale.ROOT))
+                .findFirst();
     }
 
     private boolean isClock(int at) {

@@ -3,6 +3,7 @@ package ample.ledger.core.browse.quick;
 import ample.ledger.core.browse.brief.OnDays;
 import ample.ledger.core.browse.brief.Topic;
 import ample.ledger.core.calendar.Days;
+import ample.ledger.core.calendar.WeekForm;
 import java.time.DayOfWeek;
 import java.util.Optional;
 import java.util.Set;
@@ -17,12 +18,14 @@ final class QuickDays {
     private static final Pattern COMPACT_DAY = Pattern.compile("th|tu|sa|su|mo|we|fr|[mtwrf]");
     private static final Pattern FROM_TO = Pattern.compile("(\\p{L}+)[-–](\\p{L}+)");
     private static final Set<String> TO = Set.of("to", "through", "thru", "until", "till", "-", "–");
-    private static final Days WEEKEND = Days.of(DayOfWeek.SATURDAY, DayOfWeek.SUNDAY);
 
     private final QuickLine line;
+    private final WeekForm week;
 
-    QuickDays(QuickLine line) {
+    /** @param week that of the institution, whose weekend is meant */
+    QuickDays(QuickLine line, WeekForm week) {
         this.line = line;
+        this.week = week;
     }
 
     /** Some days, and the words that they take. */
@@ -96,10 +99,10 @@ final class QuickDays {
     private Optional<Days> one(int at) {
         String word = line.word(at);
         if (word.matches("weekdays?")) {
-            return Optional.of(Days.ALL.minus(WEEKEND));
+            return Optional.of(week.workdays());
         }
         if (word.matches("weekends?")) {
-            return Optional.of(WEEKEND);
+            return Optional.of(week.weekend()).filter(days -> !days.isEmpty());
         }
         Optional<DayOfWeek> named = day(word);
         if (named.isPresent()) {

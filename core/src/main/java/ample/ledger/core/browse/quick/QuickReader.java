@@ -49,7 +49,7 @@ final class QuickReader {
         this.courses = new QuickCourses(line, vocabulary);
         this.seats = new QuickSeats(line);
         this.times = new QuickTimes(line, words.firstHour());
-        this.days = new QuickDays(line);
+        this.days = new QuickDays(line, vocabulary.first().institution().week());
         this.dates = new QuickDates(line, vocabulary);
     }
 

@@ -11,10 +11,11 @@ import java.util.regex.Pattern;
  *
  * @param hour as written; 0 to 23
  * @param half "am", "pm" or empty where it was not said
+ * @param withMinutes whether its minutes are written
  * @param exact whether the hour is written with minutes of two digits after two digits, as 24-hour times are
  * @param tokens how many words it took
  */
-record QuickTime(int hour, int minute, String half, boolean exact, int tokens) {
+record QuickTime(int hour, int minute, String half, boolean withMinutes, boolean exact, int tokens) {
 
     private static final String TIME = "([0-9]{1,2})(?:[:.]([0-9]{2}))?\\s*(am|pm|a\\.m|p\\.m|h)?";
     private static final Pattern ONE = Pattern.compile(TIME);
@@ -30,7 +31,7 @@ record QuickTime(int hour, int minute, String half, boolean exact, int tokens) {
         }
         String word = words.get(at).plain();
         if (word.equals("noon") || word.equals("midday")) {
-            return Optional.of(new QuickTime(12, 0, "pm", true, 1));
+            return Optional.of(new QuickTime(12, 0, "pm", false, true, 1));
         }
         String next = at + 1 < words.size() ? words.get(at + 1).plain() : "";
         boolean apart = next.matches("am|pm|a\\.m|p\\.m");
@@ -55,7 +56,7 @@ record QuickTime(int hour, int minute, String half, boolean exact, int tokens) {
                 && to.get().half().equals("pm")
                 && start.hour() < to.get().hour()
                 && to.get().hour() < 12) {
-            start = new QuickTime(start.hour(), start.minute(), "pm", start.exact(), 1);
+            start = new QuickTime(start.hour(), start.minute(), "pm", start.withMinutes(), start.exact(), 1);
         }
         return Optional.of(new Range(start, to.get()));
     }
@@ -65,14 +66,15 @@ record QuickTime(int hour, int minute, String half, boolean exact, int tokens) {
         int minute = matcher.group(group + 1) == null ? 0 : Integer.parseInt(matcher.group(group + 1));
         String said = matcher.group(group + 2) == null ? "" : matcher.group(group + 2);
         String half = said.startsWith("a") ? "am" : said.startsWith("p") ? "pm" : "";
-        boolean exact = matcher.group(group).length() == 2 && matcher.group(group + 1) != null || said.equals("h");
+        boolean withMinutes = matcher.group(group + 1) != null;
+        boolean exact = matcher.group(group).length() == 2 && withMinutes || said.equals("h");
         boolean possible = minute < 60 && hour < 24 && (half.isEmpty() || hour >= 1 && hour <= 12);
-        return possible ? Optional.of(new QuickTime(hour, minute, half, exact, tokens)) : Optional.empty();
+        return possible ? Optional.of(new QuickTime(hour, minute, half, withMinutes, exact, tokens)) : Optional.empty();
     }
 
     /** Whether it can be nothing else: a bare "9" may be a number of anything. */
     boolean isClearlyATime() {
-        return exact || !half.isEmpty();
+        return exact || withMinutes || !half.isEmpty();
     }
 
     /**

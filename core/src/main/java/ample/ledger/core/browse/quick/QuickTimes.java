@@ -19,6 +19,9 @@ final class QuickTimes {
     private static final LocalTime EVENING = LocalTime.of(17, 0);
     private static final LocalTime AFTER_LUNCH = LocalTime.of(13, 0);
 
+    /** Minutes: who meets at eight meets for so long from then on, at least. */
+    private static final int A_MOMENT = 15;
+
     private final QuickLine line;
     private final int firstHour;
 
@@ -156,12 +159,12 @@ final class QuickTimes {
         return QuickTime.at(line.tokens(), at + lead)
                 .filter(QuickTime::isClearlyATime)
                 .map(time -> {
-                    LocalTime start = quarter(time.likely(firstHour));
-                    return meeting(lead + time.tokens(), start, start.plusMinutes(WeekHours.MINUTES), hourAfter(start));
+                    LocalTime start = onCell(time.likely(firstHour));
+                    return meeting(lead + time.tokens(), start, start.plusMinutes(A_MOMENT), hourAfter(start));
                 });
     }
 
-    private static LocalTime quarter(LocalTime time) {
+    private static LocalTime onCell(LocalTime time) {
         return time.minusMinutes(time.getMinute() % WeekHours.MINUTES);
     }
 

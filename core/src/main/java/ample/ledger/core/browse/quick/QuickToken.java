@@ -1,9 +1,8 @@
 package ample.ledger.core.browse.quick;
 
-import java.text.Normalizer;
+import ample.ledger.core.text.SearchText;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -11,15 +10,13 @@ import java.util.regex.Pattern;
  * A word of a line of text.
  *
  * @param text as written
- * @param plain in lower case and without accents
+ * @param plain as {@link SearchText} folds it
  * @param start of its first letter
  */
 record QuickToken(String text, String plain, int start) {
 
     /** What is not blank, less punctuation around it; a comma, a slash or a semicolon parts words like a blank. */
     private static final Pattern WORD = Pattern.compile("[^\\s,;/()\"“”?!]+");
-
-    private static final Pattern ACCENTS = Pattern.compile("\\p{M}+");
 
     static List<QuickToken> of(String line) {
         List<QuickToken> tokens = new ArrayList<>();
@@ -34,8 +31,7 @@ record QuickToken(String text, String plain, int start) {
     }
 
     static String plain(String text) {
-        String apart = Normalizer.normalize(text, Normalizer.Form.NFD);
-        return ACCENTS.matcher(apart).replaceAll("").toLowerCase(Locale.ROOT);
+        return SearchText.folded(text);
     }
 
     int end() {

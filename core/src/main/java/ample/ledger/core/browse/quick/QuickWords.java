@@ -3,8 +3,10 @@ package ample.ledger.core.browse.quick;
 import ample.ledger.core.browse.brief.Topic;
 import ample.ledger.core.browse.index.Facet;
 import ample.ledger.core.browse.index.Vocabulary;
+import ample.ledger.core.schedule.Coded;
 import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.Instructor;
+import ample.ledger.core.schedule.Kind;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -103,7 +105,8 @@ final class QuickWords {
     static final int MOST_WORDS = 6;
 
     /** The facets whose names are known by a part of them. */
-    private static final List<Facet> IN_PARTS = List.of(Facet.CAMPUS, Facet.BUILDING, Facet.INSTRUCTOR);
+    private static final List<Facet> IN_PARTS =
+            List.of(Facet.CAMPUS, Facet.BUILDING, Facet.INSTRUCTOR, Facet.PROGRAMME);
 
     private static final int LEAST_LETTERS = 4;
     private static final int LEAST_LETTERS_FOR_A_TYPO = 6;
@@ -129,11 +132,16 @@ final class QuickWords {
             for (Facet.Value value : vocabulary.values(facet)) {
                 boolean numeric = facet == Facet.LEVEL || facet == Facet.CREDITS;
                 if (!numeric && !value.code().equals(Facet.TO_BE_ANNOUNCED) && facet.isPosted()) {
-                    phrase(value.name(), facet, Set.of(value.code()));
+                    // What institutions, or an institution's kinds, call differently has several names.
+                    for (String name : value.name().split(" / ")) {
+                        phrase(name, facet, Set.of(value.code()));
+                    }
                     phrase(value.code(), facet, Set.of(value.code()));
                     phrase(value.code().replace('-', ' '), facet, Set.of(value.code()));
                     if (facet == Facet.KIND) {
-                        phrase(value.name() + "s", facet, Set.of(value.code()));
+                        Kind kind = Coded.parse(Kind.class, value.code()).orElseThrow();
+                        phrase(kind.label(), facet, Set.of(value.code()));
+                        phrase(kind.label() + "s", facet, Set.of(value.code()));
                     }
                 }
             }
@@ -165,8 +173,18 @@ final class QuickWords {
         phrase("full", Facet.STATUS, Set.of("full", "full-waitlist-open"));
         phrase("cancelled", Facet.STATUS, Set.of("cancelled"));
         phrase("waitlist open", Facet.STATUS, Set.of("full-waitlist-open"));
+        vocabulary
+                .subjects()
+                .forEach(subject ->
+                        subject.knownAs().forEach(word -> phrase(word, Facet.SUBJECT, Set.of(subject.code()))));
+        Set<String> ofSubjects = vocabulary
+                .subjects()
+                .flatMap(subject -> QuickToken.of(subject.name()).stream())
+                .map(QuickToken::plain)
+                .collect(Collectors.toSet());
         for (Facet facet : IN_PARTS) {
-            parts(facet, vocabulary.values(facet));
+            // A programme is mostly called after a subject, and the subject is what is meant.
+            parts(facet, vocabulary.values(facet), facet == Facet.PROGRAMME ? ofSubjects : Set.of());
         }
         this.subjects =
                 vocabulary.values(Facet.SUBJECT).stream().map(NearSubject::of).toList();
@@ -186,14 +204,15 @@ final class QuickWords {
     }
 
     /** Files the single words of names, as far as each belongs to one value: "orchard" for Orchard Yard, "okonjo" for Okonjo-Reyes. */
-    private void parts(Facet facet, List<Facet.Value> values) {
+    private void parts(Facet facet, List<Facet.Value> values, Set<String> others) {
         Map<String, Set<String>> codes = new HashMap<>();
         for (Facet.Value value : values) {
             for (QuickToken token : QuickToken.of(value.name())) {
                 Stream.concat(
                                 Stream.of(token.plain()),
                                 Arrays.stream(token.plain().split("[-–’']")))
-                        .filter(word -> word.length() >= LEAST_LETTERS && !JOINING.contains(word))
+                        .filter(word ->
+                                word.length() >= LEAST_LETTERS && !JOINING.contains(word) && !others.contains(word))
                         .forEach(word -> codes.computeIfAbsent(word, absent -> new HashSet<>())
                                 .add(value.code()));
             }

@@ -80,7 +80,7 @@ class WeekPaintingTest {
         }
     }
 
-    /** Painting is another way to say a brief: what says the same finds the same, but for quarter hours that times cut. */
+    /** Painting is another way to say a brief: what says the same finds the same, but for five minutes that times cut. */
     @Property(tries = 500, shrinking = ShrinkingMode.OFF)
     void toCloseWhatIsClosedChangesNoAnswer(@ForAll("briefs") Brief brief) {
         Brief painted = WeekPainting.close(brief, WeekPainting.closed(brief));

@@ -25,11 +25,24 @@ class QuickFindTest {
 
     private static final TermIndex INDEX = Schedules.kernelIndex();
     private static final QuickFind FIND = new QuickFind(INDEX);
+    private static final QuickFind ELSEWHERE = new QuickFind(new TermIndex(Schedules.samiq(), Schedules.TODAY));
 
     @ParameterizedTest
     @CsvFileSource(resources = "quick-find.csv", delimiter = '|', numLinesToSkip = 1)
     void readsALineAsABrief(String text, @Nullable String brief, @Nullable String notUnderstood) {
-        QuickFind.Reading reading = FIND.read(text);
+        assertReads(FIND, text, brief, notUnderstood);
+    }
+
+    /** Where the weekend is on Friday and Saturday, codes have dots, names are of three scripts, and classes begin at 7:10. */
+    @ParameterizedTest
+    @CsvFileSource(resources = "quick-find-elsewhere.csv", delimiter = '|', numLinesToSkip = 1)
+    void readsItByTheConventionsOfTheInstitution(String text, @Nullable String brief, @Nullable String notUnderstood) {
+        assertReads(ELSEWHERE, text, brief, notUnderstood);
+    }
+
+    private static void assertReads(
+            QuickFind find, String text, @Nullable String brief, @Nullable String notUnderstood) {
+        QuickFind.Reading reading = find.read(text);
 
         assertThat(reading.brief().parameters().entrySet().stream()
                         .map(parameter -> parameter.getKey() + "=" + parameter.getValue())
