@@ -50,9 +50,9 @@ class CourseInTheBrowserTest {
     void graphIsGoneThroughWithTheKeyboardAndKnowsTheRecord(Tabs tabs, Ledger ledger) {
         Page page = tabs.open();
         page.navigate(ledger.page("course/TIDE-235"));
-        page.getByText("Say what is on your record").click();
-        page.getByLabel("Courses, one a line").fill("TIDE 110 B");
-        page.getByText("Keep this").click();
+        page.getByText("Add your record to check this").click();
+        page.getByLabel("One course a line").fill("TIDE 110 B");
+        page.getByText("Save my record").click();
 
         page.locator(".graph .scroll").focus();
         page.keyboard().press("Tab");

@@ -20,7 +20,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 /** While the database is stopped, or stands still without a word: what needs none goes on, and the rest says so. */
 class DatabaseAwayTest {
 
-    private static final String AWAY = "Your plans cannot be reached for the moment.";
+    private static final String AWAY = "Your plans cannot be loaded right now.";
 
     private static Path cluster;
     private static LedgerInstance ledger;
@@ -106,7 +106,7 @@ class DatabaseAwayTest {
                 assertThat(refused.statusCode()).as(refused.uri().toString()).isEqualTo(503);
                 assertThat(refused.headers().firstValue("Retry-After")).isPresent();
                 assertThat(refused.body())
-                        .contains("Ample Ledger", "cannot be reached for the moment", "Nothing you had was lost");
+                        .contains("Ample Ledger", "cannot be loaded right now", "Nothing of yours was lost");
             }
             assertThat(manyAtOnce(guest)).containsOnly(200);
             assertThat(new Visitor(ledger.root()).get("/spring-1999/browse").statusCode())

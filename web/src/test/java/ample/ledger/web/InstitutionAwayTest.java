@@ -86,7 +86,7 @@ class InstitutionAwayTest {
                     .contains("as the registrar has it, Wed 18 Jun, 8:0");
             assertThat(unasked.get("/autumn-2031/browse").body())
                     .contains("The registrar has not answered since Wed 18 Jun");
-            assertThat(unasked.get("/record").body()).contains("cannot be asked for your record at the moment");
+            assertThat(unasked.get("/record").body()).contains("cannot be loaded from the registrar right now");
             unasked.post("/autumn-2031/week/add", "line", "40101", "back", "/");
             assertThat(unasked.get("/autumn-2031/week").body()).contains("40101");
         } finally {
@@ -114,7 +114,7 @@ class InstitutionAwayTest {
 
             assertThat(begun.headers().firstValue("Location").orElse(""))
                     .endsWith("/sign-in?fault=away&back=%2Fautumn-2031%2Fbrowse");
-            assertThat(guest.follow(begun).body()).contains("sign-on does not answer for the moment");
+            assertThat(guest.follow(begun).body()).contains("sign-on does not answer right now");
 
             institution.startAgain();
             assertThat(guest.signIn("odo", "/record").headers().firstValue("Location"))

@@ -178,7 +178,7 @@ class JobInTheBrowserTest {
         Page page = tabs.open();
         page.navigate(ledger.page("browse?at=tidewall&from=10:00"));
         String left = page.locator("#left").textContent();
-        page.getByLabel("Strike “At Tidewall”").click();
+        page.getByLabel("Remove “At Tidewall”").click();
         assertThat(page).hasURL(ledger.page("browse?at=tidewall&from=10:00&struck=campus"));
         assertThat(page.locator("#left")).not().hasText(left);
         assertThat(phrase(page, "any campus")).isVisible();
@@ -211,9 +211,9 @@ class JobInTheBrowserTest {
         for (boolean scripts : List.of(true, false)) {
             Page page = tabs.open(new Browser.NewContextOptions().setJavaScriptEnabled(scripts));
             page.navigate(ledger.page("browse?subject=tide"));
-            page.getByLabel("Look at 40101 here").click();
+            page.getByLabel("Show details of 40101").click();
             assertThat(page.locator("#look-40101")).containsText("Full term");
-            page.getByLabel("Look at 40101 here").click();
+            page.getByLabel("Show details of 40101").click();
             assertThat(page.locator("#look-40101")).hasCount(0);
         }
     }
@@ -232,7 +232,7 @@ class JobInTheBrowserTest {
         List<String> entries = page.locator(".line:has(:checked) .c-entry").allTextContents();
         page.waitForCondition(
                 () -> page.evaluate("navigator.clipboard.readText()").equals(String.join("\n", entries)));
-        page.getByText("Choose none").click();
+        page.getByText("Clear the choice").click();
         assertThat(page.locator("#chosen")).isHidden();
 
         page.locator(".line .add").nth(7).click();
@@ -241,11 +241,11 @@ class JobInTheBrowserTest {
         page.waitForLoadState();
         page.keyboard().press("w");
         assertThat(page.locator("#entries")).hasText(Pattern.compile("[0-9]{5}"));
-        page.getByText("Browse what is clear of these").click();
+        page.getByText("Browse sections that do not clash").click();
         assertThat(phrase(page, "the section in your plan")).isVisible();
         page.goBack();
         page.getByText("take out").click();
-        assertThat(page.getByText("Nothing is in this plan yet.")).isVisible();
+        assertThat(page.getByText("This plan is empty.")).isVisible();
     }
 
     @Test

@@ -34,9 +34,9 @@ class LineUpInTheBrowserTest {
 
         page.getByLabel("Add " + third + " to my week").focus();
         page.keyboard().press("Enter");
-        assertThat(page.getByText("kept in your week")).hasCount(1);
+        assertThat(page.getByText("in your week")).hasCount(1);
         assertThat(columns(page)).hasCount(3);
-        page.getByText("Back to where you were").focus();
+        page.getByText("Back").focus();
         page.keyboard().press("Enter");
         assertThat(page).hasURL(ledger.page("browse?subject=tide"));
         assertThat(page.locator("#e" + third + " .kept")).isVisible();
@@ -53,7 +53,7 @@ class LineUpInTheBrowserTest {
 
         page.getByLabel("Drop 40122").click();
         assertThat(columns(page)).hasCount(2);
-        page.getByLabel("Another in place of 40115").click();
+        page.getByLabel("Replace 40115").click();
         page.locator(".decide > td")
                 .nth(1)
                 .locator("details a")
@@ -61,7 +61,7 @@ class LineUpInTheBrowserTest {
                 .click();
         assertThat(page).hasURL(Pattern.compile(".*line=40101,40108&.*"));
         page.getByLabel("Add 40101 to my week").click();
-        assertThat(page.getByText("kept in your week")).hasCount(1);
+        assertThat(page.getByText("in your week")).hasCount(1);
     }
 
     @Test
@@ -70,12 +70,12 @@ class LineUpInTheBrowserTest {
         page.navigate(ledger.page("section/40101?subject=tide"));
         page.getByText("Add to my week").click();
         assertThat(page).hasURL(ledger.page("section/40101?subject=tide"));
-        assertThat(page.getByText("Kept in your week.")).isVisible();
+        assertThat(page.getByText("In your week.")).isVisible();
 
-        page.getByText("Line up with others of its kind").click();
+        page.getByText("Compare with other sections of this kind").click();
         assertThat(columns(page)).hasCount(4);
         assertThat(columns(page).first()).containsText("40101");
-        page.getByText("Back to where you were").click();
+        page.getByText("Back").click();
         assertThat(page).hasURL(ledger.page("section/40101?subject=tide"));
     }
 

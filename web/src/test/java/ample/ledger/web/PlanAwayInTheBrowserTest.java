@@ -23,8 +23,8 @@ class PlanAwayInTheBrowserTest {
         Page student = tabs.open(new Browser.NewContextOptions().setJavaScriptEnabled(false));
         WeekInTheBrowserTest.add(student, ledger, "40129,40136");
         student.navigate(ledger.page("week"));
-        student.getByText("Make an address for an adviser").click();
-        student.getByText("Make an address for a calendar").click();
+        student.getByText("Share with an adviser").click();
+        student.getByText("Subscribe from a calendar").click();
         String address = student.locator(".shares .address").first().getAttribute("href");
         String calendar = student.locator(".shares .address").nth(1).getAttribute("href");
 
@@ -90,14 +90,13 @@ class PlanAwayInTheBrowserTest {
 
         Page other = tabs.open();
         other.navigate(ledger.page("week"));
-        other.locator("summary").getByText("Bring in a plan").click();
-        other.getByLabel("A plan that was taken away (.json)")
-                .setInputFiles(new FilePayload("p.json", "application/json", plan));
+        other.locator("summary").getByText("Import a plan").click();
+        other.getByLabel("A plan file (.json)").setInputFiles(new FilePayload("p.json", "application/json", plan));
         other.locator("form[action$='/week/bring'] button").click();
         assertThat(other.locator("#entries")).hasText("40129\n40136");
         assertThat(other.getByText("“Plan A” brought in.")).isVisible();
 
-        other.getByLabel("A plan that was taken away (.json)")
+        other.getByLabel("A plan file (.json)")
                 .setInputFiles(new FilePayload("p.json", "application/json", "{}".getBytes(StandardCharsets.UTF_8)));
         other.locator("form[action$='/week/bring'] button").click();
         assertThat(other.locator("[role=alert]")).containsText("This is not a plan of Ample Ledger");

@@ -25,7 +25,7 @@ class PreferencesInTheBrowserTest {
         page.getByLabel("Sunday").check();
         page.getByLabel("dark").check();
         page.getByLabel("Upper Fell").check();
-        page.getByText("Keep these").click();
+        page.getByText("Save", new Page.GetByTextOptions().setExact(true)).click();
 
         assertThat(page).hasURL(ledger.page("browse?from=13:00"));
         assertThat(page.locator(".phrase").getByText("from 1 pm")).isVisible();
@@ -49,7 +49,7 @@ class PreferencesInTheBrowserTest {
         page.locator(".me > summary").click();
         page.getByText("Preferences").click();
         page.getByLabel("off").check();
-        page.getByText("Keep these").click();
+        page.getByText("Save", new Page.GetByTextOptions().setExact(true)).click();
 
         for (String key : List.of("/", "?", "j", "w")) {
             page.keyboard().press(key);

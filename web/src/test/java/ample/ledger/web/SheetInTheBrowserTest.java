@@ -36,24 +36,24 @@ class SheetInTheBrowserTest {
             assertThat(page.locator(".tree > li")).containsText("both of");
             assertThat(page.locator(".verdict")).hasCount(0);
 
-            page.getByText("Say what is on your record").click();
-            page.getByLabel("Courses, one a line").fill("GLAC 120 B+\nGlaciology");
-            page.getByText("Keep this").click();
-            assertThat(page.getByRole(AriaRole.ALERT)).containsText("Line 2, “Glaciology”, is no course");
-            assertThat(page.getByLabel("Courses, one a line")).hasValue("GLAC 120 B+\nGlaciology");
+            page.getByText("Add your record to check this").click();
+            page.getByLabel("One course a line").fill("GLAC 120 B+\nGlaciology");
+            page.getByText("Save my record").click();
+            assertThat(page.getByRole(AriaRole.ALERT)).containsText("Line 2, “Glaciology”, is not a course");
+            assertThat(page.getByLabel("One course a line")).hasValue("GLAC 120 B+\nGlaciology");
 
-            page.getByLabel("Courses, one a line").fill("GLAC 120 B+");
-            page.getByText("Keep this").click();
+            page.getByLabel("One course a line").fill("GLAC 120 B+");
+            page.getByText("Save my record").click();
             assertThat(page).hasURL(ledger.page(YEAR_LONG));
             assertThat(page.locator(".tree .verdict").first()).hasText("not met");
             assertThat(page.locator(".need .hint"))
                     .containsText("Any of these would do: TIDE 110 How Tides Work; or NUMB 112");
 
-            page.getByText("Judged by what you said of your record").click();
-            page.getByLabel("Or a list of them as CSV")
+            page.getByText("Checked against the record you typed").click();
+            page.getByLabel("Or a CSV file")
                     .setInputFiles(new FilePayload(
                             "record.csv", "text/csv", "course,grade\nTIDE 110,\n".getBytes(StandardCharsets.UTF_8)));
-            page.getByText("Keep this").click();
+            page.getByText("Save my record").click();
             assertThat(page).hasURL(ledger.page(YEAR_LONG));
             assertThat(page.locator(".tree .verdict").first()).hasText("in progress");
             page.context().close();
@@ -68,11 +68,11 @@ class SheetInTheBrowserTest {
         assertThat(page.locator("#seats-title ~ .hint").first()).containsText("Wed 18 Jun, 8:00 for 1 to 29 credits");
         assertThat(page.getByText("From Sat 2 Aug the 5 seats held")).isVisible();
 
-        page.getByText("Say what is on your record").click();
+        page.getByText("Add your record to check this").click();
         page.getByLabel("Credits earned").fill("24");
         page.getByLabel("Year of study").fill("1");
         page.getByLabel("Programme").selectOption("Glaciology");
-        page.getByText("Keep this").click();
+        page.getByText("Save my record").click();
         assertThat(page.locator("#seats-title ~ .say"))
                 .hasText("Not yet open: registration opens Wed 18 Jun, 8:00 for 1 to 29 credits.");
         assertThat(page.locator("#seats-title ~ .account tfoot td")).hasText("0");
@@ -80,9 +80,9 @@ class SheetInTheBrowserTest {
         assertThat(page.getByText("5 seats are held for Glaciology majors, so for you."))
                 .isVisible();
 
-        page.getByText("Judged by what you said of your record").click();
+        page.getByText("Checked against the record you typed").click();
         page.getByLabel("Credits earned").fill("40");
-        page.getByText("Keep this").click();
+        page.getByText("Save my record").click();
         assertThat(page.locator("#seats-title ~ .say")).hasText("Open, but not to you: Second-year standing.");
         assertThat(page.getByText("Second-year standing. you may not")).isVisible();
     }
@@ -91,8 +91,8 @@ class SheetInTheBrowserTest {
     @ParameterizedTest
     @CsvSource(delimiter = '|', textBlock = """
                     40108 | Full. 8 places of the waitlist are free; 7 people are waiting.
-                    40190 | Full. It keeps no waitlist.
-                    40148 | Full. It keeps no waitlist.
+                    40190 | Full. There is no waitlist.
+                    40148 | Full. There is no waitlist.
                     40539 | Open to Boat Building diploma students: 3 seats.
                     40406 | Cancelled. It will not be held.
                     """)
@@ -120,7 +120,7 @@ class SheetInTheBrowserTest {
         page.keyboard().press("Tab");
         line.locator(".c-entry a").focus();
         assertThat((String) page.evaluate(explained)).contains("F Upper Fell campus, 3 third section here");
-        line.getByText("Look").click();
+        line.getByText("Details").click();
         assertThat(page.locator("#look-40220")).containsText("GLAC Glaciology, 2 second year");
     }
 
@@ -153,7 +153,7 @@ class SheetInTheBrowserTest {
         assertThat(page.locator(".binding li").first()).containsText("Fri 26 Sep Last day to add");
         assertThat(page.locator(".weeks-mark"))
                 .hasCount(page.locator(".binding li").count());
-        assertThat(page.locator("#hours-title ~ p").first()).containsText("2.5 h a week");
+        assertThat(page.locator("#hours-title ~ p").first()).containsText("In class with lab F3e-a: 4.2 h a week");
     }
 
     @Test
@@ -198,7 +198,7 @@ class SheetInTheBrowserTest {
     void calendarFileIsTakenAway(Tabs tabs, Ledger ledger) {
         Page page = tabs.open();
         page.navigate(ledger.page(YEAR_LONG));
-        String address = page.getByText("Into a calendar").getAttribute("href");
+        String address = page.getByText("Calendar file (.ics)").getAttribute("href");
         APIResponse file = page.request().get(ledger.root() + address);
 
         assertThat(file.headers().get("content-type")).startsWith("text/calendar");

@@ -89,10 +89,11 @@ class SystemInTheBrowserTest {
         page.locator(".where > summary").click();
         page.getByText("Autumn quarter 2031").click();
 
-        assertThat(page.locator("#say")).containsText("Dropped, since it makes no sense here: “In Tidal Engineering”");
+        assertThat(page.locator("#say"))
+                .containsText("Left out, because they make no sense here: “In Tidal Engineering”");
         assertThat(page.locator(".phrase > a").filter(new Locator.FilterOptions().setHasText("only Mon, Wed")))
                 .isVisible();
-        page.getByText("Go on with what is shown").click();
+        page.getByText("Show the list anyway").click();
         assertThat(page).hasURL(ledger.root() + "/quarter-autumn-2031/browse?days=only:mon,wed");
     }
 
@@ -145,7 +146,7 @@ class SystemInTheBrowserTest {
         String first = page.locator(".c-entry a").first().textContent();
         page.getByText("Next page").click();
         assertThat(page.locator(".c-entry a").first()).not().hasText(first);
-        page.getByText("Page before").click();
+        page.getByText("Previous page").click();
         assertThat(page.locator(".c-entry a").first()).hasText(first);
         int posted = Integer.parseInt(page.locator("#total").textContent().replaceAll(" section.*", ""));
         page.getByText("All on one page").click();

@@ -63,7 +63,7 @@ class WayBackInTheBrowserTest {
         page.locator(".me > summary").click();
         page.locator(".me").getByText("My record").click();
         assertThat(page.locator("h1")).hasText("My record");
-        page.getByText("Back to where you were").click();
+        page.getByText("Back").click();
         assertThat(page).hasURL(brief);
     }
 

@@ -53,12 +53,12 @@ class WeekInTheBrowserTest {
                         "NUMB 112 Y1, lecture, Mon Wed Fri 9:00–9:50", new Page.GetByLabelOptions().setExact(false)))
                 .hasCount(3);
         assertThat(page.locator(".untimed")).containsText("MYCO 101");
-        assertThat(page.getByText("Nothing: this week will stand.")).isVisible();
+        assertThat(page.getByText("None. This week will stand.")).isVisible();
         assertThat(page.locator("#entries")).hasText("40595\n40413");
         assertThat(page.locator(".account .total")).containsText("7");
         assertThat(page.getByText("Part time: full time begins at 12 credits.")).isVisible();
 
-        page.getByLabel("What fits on Mon 10:00–18:00").click();
+        page.getByLabel("What fits on Mon 9:50–18:00").click();
         assertThat(page.locator(".brief")).containsText("on Mon");
         assertThat(page.locator(".brief")).containsText("in your plan");
     }
@@ -78,7 +78,7 @@ class WeekInTheBrowserTest {
                 .getByText("RHET 205 T1 instead of RHET 205 T2")
                 .click();
         assertThat(trouble(page, "at the same time")).hasCount(0);
-        assertThat(trouble(page, "RHET 205 T1 has no seat open")).hasCount(1);
+        assertThat(trouble(page, "RHET 205 T1 has no open seat")).hasCount(1);
         assertThat(page.locator(".bands .hatch")).hasCount(0);
         assertThat(page.locator("#entries")).containsText("40716");
 
@@ -112,7 +112,7 @@ class WeekInTheBrowserTest {
         add(page, ledger, "40723,40274");
         page.navigate(ledger.page("week"));
 
-        assertThat(page.getByText("Nothing that is known here.")).isVisible();
+        assertThat(page.getByText("None that is known here.")).isVisible();
         Locator monday = page.locator(".band[data-day=mon]");
         assertThat(monday.getByLabel(Pattern.compile("RHET 205 T2.*first half.*")))
                 .hasCount(1);
@@ -135,7 +135,7 @@ class WeekInTheBrowserTest {
         Page page = tabs.open(
                 new Browser.NewContextOptions().setJavaScriptEnabled(scripts).setViewportSize(1280, 800));
         page.navigate(ledger.page("week"));
-        page.locator("summary").getByText("Bring in a calendar").click();
+        page.locator("summary").getByText("Import a calendar").click();
         page.getByLabel("A calendar file (.ics) of your own")
                 .setInputFiles(new FilePayload("work.ics", "text/calendar", WORK.getBytes(StandardCharsets.UTF_8)));
         page.locator("form[action$='/week/calendar'] button").click();
@@ -198,7 +198,7 @@ class WeekInTheBrowserTest {
         page.navigate(ledger.page("week"));
         page.context().setOffline(true);
         page.locator("#notes").fill("Ask about the field day.");
-        page.getByText("Keep the notes").click();
+        page.getByText("Save the notes").click();
         assertThat(page.locator("#offline")).containsText("The connection is lost.");
         assertThat(page.locator("#notes")).hasValue("Ask about the field day.");
 
@@ -220,13 +220,13 @@ class WeekInTheBrowserTest {
         assertThat(other.locator("#entries")).hasText("40574");
 
         one.locator("#notes").fill("mine");
-        one.getByText("Keep the notes").click();
+        one.getByText("Save the notes").click();
         assertThat(one.locator("[role=alert]"))
                 .containsText("Another window has changed this plan since you opened it here.");
-        assertThat(one.locator("[role=alert]")).containsText("MYCO 101 X1z taken out");
+        assertThat(one.locator("[role=alert]")).containsText("MYCO 101 X1z removed");
         assertThat(one.locator("#entries")).hasText("40574");
         one.locator("#notes").fill("mine");
-        one.getByText("Keep the notes").click();
+        one.getByText("Save the notes").click();
         assertThat(one.locator(".undo")).containsText("notes changed");
     }
 

@@ -44,7 +44,7 @@ record BrowseAsk(Addressing addresses, List<String> say, boolean understood, Opt
         reading.misreads()
                 .forEach(misread -> say.add("Not understood: %s=%s. %s"
                         .formatted(misread.parameter(), misread.value(), misread.sentence())));
-        say.add("The rest of your brief stands.");
+        say.add("The rest of your brief is kept.");
         return new BrowseAsk(addresses, say, false, Optional.empty());
     }
 
@@ -87,7 +87,7 @@ record BrowseAsk(Addressing addresses, List<String> say, boolean understood, Opt
         String dropped = change.dropped().stream()
                 .map(condition -> Words.quoted(condition.phrase(wording).standingAlone()))
                 .collect(Collectors.joining(", "));
-        return List.of("Taken along from %s: %s. Dropped, since it makes no sense here: %s."
+        return List.of("Your conditions from %s: %s. Left out, because they make no sense here: %s."
                 .formatted(
                         before.name(),
                         change.kept().isEmpty()

@@ -10,6 +10,7 @@ import ample.ledger.core.browse.brief.Wording;
 import ample.ledger.core.browse.index.Facet;
 import ample.ledger.core.browse.index.Moment;
 import ample.ledger.core.browse.index.Order;
+import ample.ledger.core.calendar.WeekFrame;
 import ample.ledger.core.schedule.Coded;
 import ample.ledger.core.schedule.Kind;
 import ample.ledger.web.browse.BrowsePage.AccountLine;
@@ -47,6 +48,7 @@ final class BrowsePages {
     private final Wording wording;
     private final List<Moment> moments;
     private final SeasonFindings findings;
+    private final WeekFrame frame;
     private final Strip.Ground ground;
     private final Leaves leaves;
     private @Nullable Misses misses;
@@ -61,7 +63,8 @@ final class BrowsePages {
         this.wording = preferences.wording(place.vocabulary());
         this.moments = visit.of(place.terms());
         this.findings = SeasonFindings.of(moments, brief);
-        this.ground = Strip.ground(place.days(), brief, preferences.week());
+        this.frame = preferences.frame(place.schedules());
+        this.ground = Strip.ground(place.days(), brief, frame);
         this.leaves = Leaves.of(place.terms(), findings.terms(), view);
     }
 
@@ -79,7 +82,7 @@ final class BrowsePages {
                 asked(say, heard),
                 onward(),
                 account(findings.account()),
-                WeekPicture.of(brief, findings.density(), preferences, addresses.to(brief)),
+                WeekPicture.of(brief, findings.density(), frame, preferences.clock(), addresses.to(brief)),
                 ground,
                 seats,
                 list(),
@@ -226,7 +229,7 @@ final class BrowsePages {
 
     private Remedy hint(RunningAccount.Line line) {
         return new Remedy(
-                "Dropping %s alone would bring back %s."
+                "Without %s alone you would have %s more."
                         .formatted(quoted(line.condition()), Words.number(line.onlyThis())),
                 without(line.condition()));
     }
@@ -235,7 +238,7 @@ final class BrowsePages {
         return ByItself.of(findings, moments).map(alone -> {
             String what = alone.kind()
                     .flatMap(code -> Coded.parse(Kind.class, code))
-                    .map(kind -> kind.label().toLowerCase(Locale.ROOT))
+                    .map(kind -> place.schedules().get(0).kindName(kind).toLowerCase(Locale.ROOT))
                     .orElse("section");
             return new BrowsePage.ByThemselves(
                     Words.count(alone.sections(), what)

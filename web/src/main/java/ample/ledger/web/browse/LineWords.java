@@ -145,7 +145,7 @@ public final class LineWords {
         return line(
                 section,
                 course.written() + " " + course.title(),
-                section.kind().label(),
+                section.kindName(),
                 section.companion().isPresent());
     }
 
@@ -250,7 +250,7 @@ public final class LineWords {
 
     private String kind(CourseFindings.Line line) {
         Section section = line.section();
-        String kind = section.kind().label();
+        String kind = section.kindName();
         return switch (line.role()) {
             case LEAD -> kind;
             case BOUND_COMPANION -> kind + ", 1 of " + siblings(section);

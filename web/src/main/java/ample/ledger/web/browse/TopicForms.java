@@ -177,7 +177,7 @@ final class TopicForms {
 
     private String legend(Facet facet) {
         if (facet.isByRecord()) {
-            return record ? "By your record" : "By your record, of which nothing is known yet: say it under My record";
+            return record ? "By your record" : "By your record, which is not known yet: add it under My record";
         }
         return facet == Facet.REQUIREMENT ? "Counting toward any of these" : "Any of these " + facet.plural();
     }
@@ -198,7 +198,7 @@ final class TopicForms {
         List<Field> rules = Arrays.stream(OnDays.Rule.values())
                 .map(each -> choice("radio", "days", each.code() + ":", label(each), "", each == rule))
                 .toList();
-        List<Field> week = preferences.week().stream()
+        List<Field> week = preferences.week(place.schedules().get(0)).days().stream()
                 .map(day -> choice(
                         "checkbox",
                         "days",

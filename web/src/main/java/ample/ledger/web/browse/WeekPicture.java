@@ -3,9 +3,10 @@ package ample.ledger.web.browse;
 import ample.ledger.core.browse.answer.Density;
 import ample.ledger.core.browse.brief.Brief;
 import ample.ledger.core.browse.brief.WeekPainting;
+import ample.ledger.core.calendar.ClockStyle;
 import ample.ledger.core.calendar.Days;
+import ample.ledger.core.calendar.WeekFrame;
 import ample.ledger.core.calendar.WeekHours;
-import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Addresses;
 import java.time.DayOfWeek;
 import java.util.ArrayList;
@@ -18,6 +19,7 @@ import java.util.stream.IntStream;
  * The week to be painted: days side by side, hours from top to bottom, each half hour shaded by how many fitting sections
  * meet then, closed hours hatched.
  *
+ * @param frame its days and hours
  * @param days the heads of its columns
  * @param hours the heads of its rows
  * @param shades outlines of the half hours of one shade together
@@ -27,6 +29,7 @@ import java.util.stream.IntStream;
  * @param closed as the parameter of an address; empty where no hour shown is closed
  */
 public record WeekPicture(
+        WeekFrame frame,
         List<Head> days,
         List<Head> hours,
         List<Shade> shades,
@@ -35,13 +38,11 @@ public record WeekPicture(
         String opened,
         String closed) {
 
-    static final int FIRST_HOUR = 7;
-    static final int LAST_HOUR = 22;
     private static final int LEFT = 34;
     private static final int TOP = 18;
     private static final int DAY_WIDTH = 33;
     private static final int HOUR_HEIGHT = 18;
-    private static final int QUARTER = 60 / WeekHours.MINUTES;
+    private static final int CELLS_AN_HOUR = 60 / WeekHours.MINUTES;
     private static final int SHADES = 6;
 
     /**
@@ -71,26 +72,18 @@ public record WeekPicture(
         return HOUR_HEIGHT;
     }
 
-    public int firstHour() {
-        return FIRST_HOUR;
-    }
-
-    public int lastHour() {
-        return LAST_HOUR;
-    }
-
     public int width() {
         return LEFT + 7 * DAY_WIDTH;
     }
 
     public int height() {
-        return TOP + (LAST_HOUR - FIRST_HOUR) * HOUR_HEIGHT + 2;
+        return TOP + frame.hours() * HOUR_HEIGHT + 2;
     }
 
     /** @param here the address that painting changes */
-    static WeekPicture of(Brief brief, Density density, Preferences preferences, String here) {
+    static WeekPicture of(Brief brief, Density density, WeekFrame frame, ClockStyle clock, String here) {
         WeekHours closed = WeekPainting.closed(brief);
-        List<DayOfWeek> week = preferences.week();
+        List<DayOfWeek> week = frame.days();
         List<Head> days = new ArrayList<>();
         for (int at = 0; at < week.size(); at++) {
             String name = Days.shortName(week.get(at));
@@ -98,19 +91,21 @@ public record WeekPicture(
             days.add(head(name, name.toLowerCase(Locale.ROOT), LEFT + at * DAY_WIDTH, all, here, "all " + name));
         }
         List<Head> hours = new ArrayList<>();
-        for (int hour = FIRST_HOUR; hour < LAST_HOUR; hour++) {
-            String label = preferences.clock().formatHour(hour);
+        for (int hour = frame.firstHour(); hour < frame.lastHour(); hour++) {
+            String label = clock.formatHour(hour);
             boolean all = hour(hour).minus(closed).isEmpty();
             String code = "%d:00-%d:00".formatted(hour, hour + 1);
-            hours.add(head(label, code, TOP + (hour - FIRST_HOUR) * HOUR_HEIGHT, all, here, "the hour from " + label));
+            hours.add(head(
+                    label, code, TOP + (hour - frame.firstHour()) * HOUR_HEIGHT, all, here, "the hour from " + label));
         }
         return new WeekPicture(
+                frame,
                 days,
                 hours,
-                shades(week, density),
-                hatch(week, closed),
-                counts(week, density::fitting),
-                counts(week, density::open),
+                shades(frame, density),
+                hatch(frame, closed),
+                counts(frame, density::fitting),
+                counts(frame, density::open),
                 closed.toString());
     }
 
@@ -135,11 +130,11 @@ public record WeekPicture(
         int at(DayOfWeek day, int halfHour);
     }
 
-    private static String counts(List<DayOfWeek> week, Count count) {
-        return week.stream()
+    private static String counts(WeekFrame frame, Count count) {
+        return frame.days().stream()
                 .map(day -> {
                     List<String> figures = new ArrayList<>();
-                    for (int half = FIRST_HOUR * 2; half < LAST_HOUR * 2; half++) {
+                    for (int half = frame.firstHour() * 2; half < frame.lastHour() * 2; half++) {
                         figures.add(String.valueOf(count.at(day, half)));
                     }
                     return String.join(",", figures);
@@ -147,19 +142,19 @@ public record WeekPicture(
                 .collect(Collectors.joining(";"));
     }
 
-    private static List<Shade> shades(List<DayOfWeek> week, Density density) {
-        int mostFitting = most(week, density::fitting);
-        int mostOpen = most(week, density::open);
+    private static List<Shade> shades(WeekFrame frame, Density density) {
+        int mostFitting = most(frame, density::fitting);
+        int mostOpen = most(frame, density::open);
         List<Shade> shades = new ArrayList<>();
         for (int shade = 1; shade <= SHADES; shade++) {
             int wanted = shade;
             shades.add(new Shade(
                     "fits-" + shade,
-                    halves(week, (day, half) -> shade(density.fitting(day, half), mostFitting) == wanted)));
+                    halves(frame, (day, half) -> shade(density.fitting(day, half), mostFitting) == wanted)));
             shades.add(new Shade(
                     "else-" + shade,
                     halves(
-                            week,
+                            frame,
                             (day, half) -> density.fitting(day, half) == 0
                                     && shade(density.open(day, half), mostOpen) == wanted)));
         }
@@ -168,10 +163,10 @@ public record WeekPicture(
     }
 
     /** The greatest count of the hours shown; 1 where there is none. */
-    private static int most(List<DayOfWeek> week, Count count) {
-        return week.stream()
-                .flatMapToInt(
-                        day -> IntStream.range(FIRST_HOUR * 2, LAST_HOUR * 2).map(half -> count.at(day, half)))
+    private static int most(WeekFrame frame, Count count) {
+        return frame.days().stream()
+                .flatMapToInt(day -> IntStream.range(frame.firstHour() * 2, frame.lastHour() * 2)
+                        .map(half -> count.at(day, half)))
                 .reduce(1, Math::max);
     }
 
@@ -185,27 +180,30 @@ public record WeekPicture(
         boolean at(DayOfWeek day, int step);
     }
 
-    private static String halves(List<DayOfWeek> week, Belongs belongs) {
-        return outline(week, 2, belongs);
+    private static String halves(WeekFrame frame, Belongs belongs) {
+        return outline(frame, 2, belongs);
     }
 
-    private static String hatch(List<DayOfWeek> week, WeekHours closed) {
+    private static String hatch(WeekFrame frame, WeekHours closed) {
         return outline(
-                week, QUARTER, (day, quarter) -> closed.contains(WeekHours.cell(day, quarter * WeekHours.MINUTES)));
+                frame, CELLS_AN_HOUR, (day, cell) -> closed.contains(WeekHours.cell(day, cell * WeekHours.MINUTES)));
     }
 
     /** The steps of all days that belong together, those below each other as one. */
-    private static String outline(List<DayOfWeek> week, int stepsAnHour, Belongs belongs) {
+    private static String outline(WeekFrame frame, int stepsAnHour, Belongs belongs) {
         StringBuilder outline = new StringBuilder();
+        List<DayOfWeek> week = frame.days();
+        int last = frame.lastHour() * stepsAnHour;
         for (int at = 0; at < week.size(); at++) {
-            int step = FIRST_HOUR * stepsAnHour;
-            while (step < LAST_HOUR * stepsAnHour) {
+            int step = frame.firstHour() * stepsAnHour;
+            while (step < last) {
                 int from = step;
-                while (step < LAST_HOUR * stepsAnHour && belongs.at(week.get(at), step)) {
+                while (step < last && belongs.at(week.get(at), step)) {
                     step++;
                 }
                 if (step > from) {
-                    outline.append(box(LEFT + at * DAY_WIDTH, y(from, stepsAnHour), y(step, stepsAnHour)));
+                    outline.append(
+                            box(LEFT + at * DAY_WIDTH, y(from, stepsAnHour, frame), y(step, stepsAnHour, frame)));
                 }
                 step = step == from ? step + 1 : step;
             }
@@ -218,8 +216,8 @@ public record WeekPicture(
                 Locale.ROOT, "M%d %sh%dv%sh-%dz", x, figure(top), DAY_WIDTH - 1, figure(bottom - top), DAY_WIDTH - 1);
     }
 
-    private static double y(int step, int stepsAnHour) {
-        return TOP + (step - FIRST_HOUR * stepsAnHour) * (double) HOUR_HEIGHT / stepsAnHour;
+    private static double y(int step, int stepsAnHour, WeekFrame frame) {
+        return TOP + (step - frame.firstHour() * stepsAnHour) * (double) HOUR_HEIGHT / stepsAnHour;
     }
 
     private static String figure(double pixels) {

@@ -48,11 +48,8 @@ class CourseController {
         PostedTerm posted = terms.get(term);
         Brief brief =
                 BriefReader.read(request, posted.index().vocabulary(), Set.of()).brief();
-        Course course = posted.schedule().courses().stream()
-                .filter(some -> code.equalsIgnoreCase(
-                        some.code().subject() + "-" + some.code().number()))
-                .findFirst()
-                .orElseThrow(() -> NotPostedException.course(posted, code, brief));
+        Course course =
+                posted.schedule().courseWritten(code).orElseThrow(() -> NotPostedException.course(posted, code, brief));
         head.put(model, request, places.place(term), brief, new Addresses(term).course(course.code(), brief));
         model.addAttribute(
                 "page", new CoursePages(posted, terms.all(), course, brief, visits.of(request, preferences)).page());

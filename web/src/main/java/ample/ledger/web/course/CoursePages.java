@@ -5,7 +5,6 @@ import ample.ledger.core.calendar.Days;
 import ample.ledger.core.requirement.CourseGraph;
 import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.CourseCode;
-import ample.ledger.core.schedule.Kind;
 import ample.ledger.core.schedule.OtherTerms;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
@@ -22,9 +21,9 @@ import ample.ledger.web.words.CodeWords;
 import ample.ledger.web.words.OfSubject;
 import ample.ledger.web.words.Strip;
 import ample.ledger.web.words.Words;
-import java.util.EnumMap;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -59,7 +58,9 @@ final class CoursePages {
     CoursePage page() {
         List<Section> sections = schedule.sectionsOf(course.code());
         Strip.Ground ground = Strip.ground(
-                sections.stream().map(Section::days).reduce(Days.NONE, Days::plus), brief, preferences.week());
+                sections.stream().map(Section::days).reduce(Days.NONE, Days::plus),
+                brief,
+                preferences.frame(List.of(schedule)));
         Judging judging = Judging.of(schedule, visit);
         String here = addresses.course(course.code(), brief);
         OtherTerms others = OtherTerms.of(
@@ -110,13 +111,13 @@ final class CoursePages {
         if (sections.isEmpty()) {
             return "It is not offered in " + term + ".";
         }
-        Map<Kind, Long> kinds = sections.stream()
+        Map<String, Long> kinds = sections.stream()
                 .filter(section -> !section.cancelled())
-                .collect(Collectors.groupingBy(Section::kind, () -> new EnumMap<>(Kind.class), Collectors.counting()));
+                .sorted(Comparator.comparing(Section::kind))
+                .collect(Collectors.groupingBy(Section::kindName, LinkedHashMap::new, Collectors.counting()));
         int cancelled = (int) sections.stream().filter(Section::cancelled).count();
         Stream<String> held = kinds.entrySet().stream()
-                .map(kind -> Words.count(
-                        kind.getValue().intValue(), kind.getKey().label().toLowerCase(Locale.ROOT)));
+                .map(kind -> Words.countOfKind(kind.getValue().intValue(), kind.getKey()));
         return Stream.concat(held, cancelled == 0 ? Stream.of() : Stream.of(Words.number(cancelled) + " cancelled"))
                 .collect(Collectors.joining(", ", "In " + term + ": ", "."));
     }

@@ -2,7 +2,12 @@ package ample.ledger.web.desk;
 
 import ample.ledger.core.browse.brief.Brief;
 import ample.ledger.core.edition.Edition;
+import ample.ledger.core.edition.PostingChecks;
+import ample.ledger.core.edition.Warning;
+import ample.ledger.core.exchange.BundleFormat;
+import ample.ledger.core.exchange.BundleTables;
 import ample.ledger.core.exchange.BundleWriter;
+import ample.ledger.core.exchange.ExampleBundle;
 import ample.ledger.core.exchange.ScheduleBundle;
 import ample.ledger.core.schedule.TermCode;
 import ample.ledger.store.Editions;
@@ -10,19 +15,27 @@ import ample.ledger.store.PostingUnderWayException;
 import ample.ledger.store.Uploads;
 import ample.ledger.web.head.Head;
 import ample.ledger.web.term.Places;
+import ample.ledger.web.term.PostedTerm;
 import ample.ledger.web.term.Terms;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.lang.ref.SoftReference;
+import java.nio.charset.StandardCharsets;
 import java.security.Principal;
 import java.time.Clock;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnWebApplication;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.ExceptionHandler;
@@ -30,6 +43,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
@@ -40,11 +54,15 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class DeskController {
 
     private static final int LONGEST_NOTE = 200;
+    private static final int MOST_TERMS = 100;
 
     private final Editions editions;
     private final Uploads uploads;
     private final Terms terms;
     private final Clock clock;
+
+    private final Cache<Long, List<Warning>> warnings =
+            Caffeine.newBuilder().maximumSize(MOST_TERMS).build();
 
     private volatile SoftReference<@Nullable UploadedBundle> lastRead = new SoftReference<>(null);
 
@@ -63,14 +81,43 @@ class DeskController {
     @GetMapping("/desk")
     String desk(HttpServletRequest request, Model model) {
         head.putBeside(model, request, "/desk");
-        model.addAttribute("page", DeskPages.desk(terms.all()));
+        model.addAttribute("page", DeskPages.desk(terms.all(), editions::history, this::warnings));
         return "desk/page";
+    }
+
+    /** A small bundle that is complete, the descriptor among its files. */
+    @GetMapping("/desk/example-bundle.zip")
+    void example(HttpServletResponse response) throws IOException {
+        response.setContentType("application/zip");
+        response.setHeader("Content-Disposition", "attachment; filename=\"example-bundle.zip\"");
+        try (ZipOutputStream zip = new ZipOutputStream(response.getOutputStream())) {
+            for (Map.Entry<String, String> file : ExampleBundle.files().entrySet()) {
+                zip.putNextEntry(new ZipEntry(file.getKey()));
+                zip.write(file.getValue().getBytes(StandardCharsets.UTF_8));
+                zip.closeEntry();
+            }
+        }
+    }
+
+    /** The descriptor that every bundle carries. */
+    @GetMapping(value = "/desk/datapackage.json", produces = MediaType.APPLICATION_JSON_VALUE)
+    @ResponseBody
+    String descriptor() {
+        return BundleFormat.descriptorText();
+    }
+
+    /** The format for people: every table and column. */
+    @GetMapping("/desk/format")
+    String format(HttpServletRequest request, Model model) {
+        head.putBeside(model, request, "/desk/format");
+        model.addAttribute("tables", BundleFormat.current().tables());
+        return "desk/format";
     }
 
     @PostMapping("/desk/bundles")
     String upload(@RequestParam MultipartFile bundle, RedirectAttributes told) throws IOException {
         if (bundle.isEmpty()) {
-            return back(told, "/desk", "No file was chosen. Choose the zip of a bundle, then look it over.");
+            return back(told, "/desk", "No file was chosen. Choose the zip file of a bundle, then check it.");
         }
         String name = Optional.ofNullable(bundle.getOriginalFilename()).orElse("bundle.zip");
         String id = uploads.keep(name.substring(0, Math.min(name.length(), 100)), bundle.getBytes(), clock.instant());
@@ -111,21 +158,35 @@ class DeskController {
                 posting.posted()
                         ? "Edition %d is posted and current."
                                 .formatted(posting.edition().number())
-                        : "Edition %d says the same already; nothing has changed."
+                        : "Edition %d is the same already. Nothing has changed."
                                 .formatted(posting.edition().number()));
     }
 
     @PostMapping("/desk/bundles/{id}/put-away")
     String putAway(@PathVariable String id, RedirectAttributes told) {
         uploads.putAway(id);
-        return back(told, "/desk", "The upload was put away; nothing has changed.");
+        return back(told, "/desk", "The upload was discarded. Nothing has changed.");
     }
 
     @GetMapping("/desk/terms/{term}")
     String history(@PathVariable TermCode term, HttpServletRequest request, Model model) {
         head.putWithoutVisitor(model, request, places.place(term), Brief.EVERYTHING, "/desk/terms/" + term);
-        model.addAttribute("page", DeskPages.history(terms.get(term), editions.history(term)));
+        model.addAttribute("page", history(terms.get(term)));
         return "desk/history";
+    }
+
+    private HistoryPage history(PostedTerm posted) {
+        List<Warning> found = warnings(posted);
+        return DeskPages.history(
+                posted,
+                editions.history(posted.edition().term()),
+                found,
+                found.isEmpty() ? new BundleTables(Map.of()) : editions.tables(posted.edition()));
+    }
+
+    /** Those of a current edition, which never changes: they are looked for once. */
+    private List<Warning> warnings(PostedTerm posted) {
+        return warnings.get(posted.edition().id(), absent -> PostingChecks.warningsOf(posted.schedule()));
     }
 
     /** The edition as a bundle again, which reads back to the same edition. */
@@ -161,13 +222,14 @@ class DeskController {
 
     @ExceptionHandler
     String tooLarge(MaxUploadSizeExceededException e, RedirectAttributes told) {
-        return back(told, "/desk", "The file is larger than 64 MB, which no zipped bundle is; nothing was kept of it.");
+        return back(
+                told, "/desk", "The file is larger than 64 MB, the most for a zipped bundle. Nothing of it was kept.");
     }
 
     @ExceptionHandler
     String gone(UploadGoneException e, RedirectAttributes told) {
         return back(
-                told, "/desk", "That upload was posted or put away already. Upload the bundle again if it is wanted.");
+                told, "/desk", "That upload was posted or discarded already. Upload the bundle again if you need it.");
     }
 
     /** Looked over and then posted, a bundle is read once, unless memory is short meanwhile. */

@@ -5,6 +5,18 @@ import java.util.List;
 /** What stands on the first page of the desk: the terms posted. */
 record DeskPage(List<TermRow> terms) {
 
-    /** @param posted "edition 3, Mon 16 Jun, 16:20" */
-    record TermRow(String code, String name, String institution, String sections, String posted, String note) {}
+    /**
+     * @param edition "Edition 3 of 3"
+     * @param posted when and by whom: "Mon 16 Jun, 16:20 by desk"
+     * @param warnings how many the current edition has, in words
+     */
+    record TermRow(
+            String code,
+            String name,
+            String institution,
+            String sections,
+            String edition,
+            String posted,
+            String note,
+            String warnings) {}
 }

@@ -7,6 +7,7 @@ import ample.ledger.core.exchange.BundleTables;
 import ample.ledger.core.exchange.Fault;
 import ample.ledger.core.exchange.ScheduleBundle;
 import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.schedule.TermCode;
 import ample.ledger.web.term.PostedTerm;
 import ample.ledger.web.words.Words;
 import java.util.ArrayList;
@@ -14,6 +15,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 
 /** Puts together what the pages of the desk say. */
@@ -24,19 +26,36 @@ final class DeskPages {
 
     private DeskPages() {}
 
-    static DeskPage desk(List<PostedTerm> terms) {
+    /**
+     * @param history the editions of a term, the last first
+     * @param warnings those of its current edition
+     */
+    static DeskPage desk(
+            List<PostedTerm> terms,
+            Function<TermCode, List<Edition>> history,
+            Function<PostedTerm, List<Warning>> warnings) {
         return new DeskPage(terms.stream()
-                .map(posted -> new DeskPage.TermRow(
-                        posted.edition().term().text(),
-                        posted.schedule().term().name(),
-                        posted.schedule().institution().name(),
-                        Words.number(posted.schedule().sections().size()),
-                        "Edition " + posted.edition().number() + ", " + posted.postedAt(),
-                        posted.edition().note()))
+                .map(posted -> row(
+                        posted,
+                        history.apply(posted.edition().term()).size(),
+                        warnings.apply(posted).size()))
                 .toList());
     }
 
-    static HistoryPage history(PostedTerm posted, List<Edition> editions) {
+    private static DeskPage.TermRow row(PostedTerm posted, int editions, int warnings) {
+        return new DeskPage.TermRow(
+                posted.edition().term().text(),
+                posted.schedule().term().name(),
+                posted.schedule().institution().name(),
+                Words.number(posted.schedule().sections().size()),
+                "Edition %d of %d".formatted(posted.edition().number(), editions),
+                "%s by %s".formatted(posted.postedAt(), posted.edition().postedBy()),
+                posted.edition().note(),
+                warnings == 0 ? "none" : Words.number(warnings));
+    }
+
+    /** @param tables of the current edition */
+    static HistoryPage history(PostedTerm posted, List<Edition> editions, List<Warning> warnings, BundleTables tables) {
         return new HistoryPage(
                 posted.edition().term().text(),
                 posted.schedule().term().name(),
@@ -53,7 +72,8 @@ final class DeskPages {
                                                 0,
                                                 Math.min(12, edition.checksum().length())),
                                 edition.id() == posted.edition().id()))
-                        .toList());
+                        .toList(),
+                groups(warnings, tables));
     }
 
     /**
@@ -73,7 +93,7 @@ final class DeskPages {
                 upload.fileName(),
                 false,
                 Words.count(count, "fault") + " in " + upload.fileName(),
-                "Nothing of it was taken. Mend " + (count == 1 ? "it" : "them") + " and upload the bundle again.",
+                "Nothing was posted. Mend " + (count == 1 ? "it" : "them") + " and upload the bundle again.",
                 List.of(),
                 upload.faults().stream().map(DeskPages::row).toList(),
                 List.of());
@@ -94,16 +114,15 @@ final class DeskPages {
         boolean same =
                 current.map(Edition::checksum).filter(bundle.checksum()::equals).isPresent();
         String warned = warnings.isEmpty()
-                ? "Nothing in it looks unintended."
-                : Words.count(warnings.size(), "warning")
-                        + ": they do not keep it from being posted, but look at them first.";
+                ? "There are no warnings."
+                : Words.count(warnings.size(), "warning") + ": you can post it all the same, but read them first.";
         return new CheckPage(
                 upload.id(),
                 upload.fileName(),
                 !same,
                 schedule.term().name() + " of " + schedule.institution().name(),
                 same
-                        ? "It says the same as edition %d, which is current; there is nothing to post."
+                        ? "It equals edition %d, which is current. There is nothing to post."
                                 .formatted(current.orElseThrow().number())
                         : warned,
                 facts(schedule, next),

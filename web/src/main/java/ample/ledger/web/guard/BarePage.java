@@ -49,14 +49,14 @@ final class BarePage {
     private static String title(int status) {
         return switch (status) {
             case 404 -> "There is no page at this address.";
-            case 429 -> "Too much comes from your address at once.";
+            case 429 -> "Too many requests come from your address.";
             default -> status < 500 ? "The request was not understood." : "Something went wrong on our side.";
         };
     }
 
     private static String explanation(int status) {
         return status == 429 || status >= 500
-                ? "Nothing you had was lost. Try again in a moment."
+                ? "Nothing of yours was lost. Try again in a moment."
                 : "Nothing was changed by it. The address may have been mistyped.";
     }
 }

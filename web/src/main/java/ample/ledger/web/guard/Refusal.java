@@ -19,8 +19,8 @@ public record Refusal(String title, String explanation) {
     private static final String ATTRIBUTE = Refusal.class.getName();
 
     private static final Refusal AWAY = new Refusal(
-            "What is kept for you cannot be reached for the moment.",
-            "Nothing you had was lost, and what you just did was not done. Try again in a moment.");
+            "Your plans cannot be loaded right now.",
+            "Nothing of yours was lost, and what you just did was not done. Try again in a moment.");
 
     /** Why this request was refused; empty where it was not, or where nothing more is known. */
     public static Optional<Refusal> of(HttpServletRequest request) {

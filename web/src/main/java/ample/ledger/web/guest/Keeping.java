@@ -179,7 +179,7 @@ public class Keeping {
             PlanBook shorter = fitting.plans().forgettingTheOldestChange();
             if (shorter.equals(fitting.plans())) {
                 throw new KeptFullException(
-                        "Your plans hold as much as can be kept here. What you just did was not done; throw an old plan away, and do it again.");
+                        "Your plans are full. Your last change was not saved: delete an old plan, and do it again.");
             }
             fitting = fitting.with(shorter);
         }

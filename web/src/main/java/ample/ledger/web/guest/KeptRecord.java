@@ -8,6 +8,7 @@ import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.StudentGroup.About;
 import ample.ledger.core.text.PlainText;
 import java.math.BigDecimal;
+import java.util.Collection;
 import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
@@ -54,9 +55,9 @@ public record KeptRecord(String courses, String credits, String level, String pl
         return stripped.length() > LONGEST ? stripped.substring(0, LONGEST) : stripped;
     }
 
-    /** The courses, as what a student supposes beside what the registrar has of them. */
-    public List<StudentRecord.Taken> supposed() {
-        return RecordLines.read(courses).courses();
+    /** The courses, as what a student supposes beside what the registrar has of them, read by what is posted. */
+    public List<StudentRecord.Taken> supposed(Collection<Schedule> posted) {
+        return new RecordLines(posted).read(courses).courses();
     }
 
     /** Only the courses: of all else of a student the registrar knows. */
@@ -101,9 +102,10 @@ public record KeptRecord(String courses, String credits, String level, String pl
      *
      * @param home the home campus; empty for none
      * @param schedule what the courses count, where nothing was said of the credits earned
+     * @param posted the schedules of all terms, whose codes and grades are read
      */
-    public StudentRecord read(Optional<CampusCode> home, Schedule schedule) {
-        List<StudentRecord.Taken> taken = RecordLines.read(courses).courses();
+    public StudentRecord read(Optional<CampusCode> home, Schedule schedule, Collection<Schedule> posted) {
+        List<StudentRecord.Taken> taken = new RecordLines(posted).read(courses).courses();
         Map<About, Set<String>> groups = new EnumMap<>(About.class);
         if (!programme.isEmpty()) {
             groups.put(About.PROGRAMME, Set.of(programme));

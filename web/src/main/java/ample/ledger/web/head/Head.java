@@ -7,7 +7,6 @@ import ample.ledger.web.term.Places;
 import ample.ledger.web.term.Terms;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.Optional;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 
@@ -21,8 +20,10 @@ public class Head {
     private final Terms terms;
     private final Keeping keeping;
     private final Places places;
+    private final LastPlace lastPlace;
 
-    Head(Terms terms, Keeping keeping, Places places) {
+    Head(Terms terms, Keeping keeping, Places places, LastPlace lastPlace) {
+        this.lastPlace = lastPlace;
         this.places = places;
         this.terms = terms;
         this.keeping = keeping;
@@ -35,6 +36,7 @@ public class Head {
      * @param here the address of the page
      */
     public void put(Model model, HttpServletRequest request, Place place, Brief brief, String here) {
+        LastPlace.shows(request, place);
         int week =
                 keeping.of(request).week(place.terms().get(0).edition().term()).size();
         put(model, request, Where.of(terms.all(), place, brief, week), here);
@@ -46,25 +48,25 @@ public class Head {
     }
 
     /**
-     * Of a page that is about no place: it leads to the place that the visitor came from, or else to the first term; without places
+     * Of a page that is about no place: it leads to the place that the visitor came from, or else to the one they were at last; without places
      * where nothing is posted.
      *
      * @param back where the page leads back to
      */
     public void putBeside(Model model, HttpServletRequest request, String back) {
         model.addAttribute(ME, Me.of(request, back));
-        from(back).ifPresent(place -> put(model, request, Where.of(terms.all(), place, Brief.EVERYTHING, 0), back));
+        from(back, request)
+                .ifPresent(place -> put(model, request, Where.of(terms.all(), place, Brief.EVERYTHING, 0), back));
     }
 
-    private Optional<Place> from(String back) {
+    private Optional<Place> from(String back, HttpServletRequest request) {
         String path = back.replaceFirst("[?#].*", "");
-        return Stream.concat(
-                        terms.all().stream()
-                                .map(posted -> posted.edition().term())
-                                .filter(term -> path.startsWith("/" + term + "/")),
-                        terms.all().stream().map(posted -> posted.edition().term()))
+        return terms.all().stream()
+                .map(posted -> posted.edition().term())
+                .filter(term -> path.startsWith("/" + term + "/"))
                 .findFirst()
-                .map(places::place);
+                .map(places::place)
+                .or(() -> lastPlace.of(request));
     }
 
     private static void put(Model model, HttpServletRequest request, Where where, String here) {

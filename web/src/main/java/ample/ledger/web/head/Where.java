@@ -15,12 +15,22 @@ import java.util.Map;
 /**
  * What the head of a page says of the term that it is about, and where it leads.
  *
+ * @param language the language of what is posted, a BCP 47 tag
  * @param edition which edition is shown and when it was posted
  * @param find the address that reads a line of text
+ * @param example such a line
  * @param brief as {@link Addresses#query} writes it; empty for one without conditions
  * @param others every term and season that can be browsed, this one among them
  */
-public record Where(String name, String edition, List<Screen> screens, String find, String brief, List<Other> others) {
+public record Where(
+        String name,
+        String language,
+        String edition,
+        List<Screen> screens,
+        String find,
+        String example,
+        String brief,
+        List<Other> others) {
 
     /** A screen that the head leads to. */
     public record Screen(String screen, String label, String title, String address, int count) {}
@@ -34,22 +44,24 @@ public record Where(String name, String edition, List<Screen> screens, String fi
     static Where of(List<PostedTerm> all, Place place, Brief brief, int week) {
         return new Where(
                 place.name(),
+                place.schedules().get(0).institution().language().toLanguageTag(),
                 edition(place),
                 List.of(
                         new Screen("browse", "Browse", "", place.addresses().browse(brief), 0),
                         new Screen(
                                 "week",
                                 "My week",
-                                "What you keep",
+                                "Your plan as a week",
                                 "/" + place.terms().get(0).edition().term() + "/week",
                                 week),
                         new Screen(
                                 "ready",
                                 "Readiness",
-                                "What the registrar would answer to your plan",
+                                "Check your plan before you submit it",
                                 "/" + place.terms().get(0).edition().term() + "/ready",
                                 0)),
                 "/" + place.path() + "/find",
+                place.example(),
                 Addresses.query(brief),
                 others(all, place, brief));
     }

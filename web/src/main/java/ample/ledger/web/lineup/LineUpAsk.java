@@ -7,7 +7,6 @@ import ample.ledger.web.term.Picked;
 import ample.ledger.web.term.PostedTerm;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -73,14 +72,8 @@ record LineUpAsk(List<Section> shown, List<Section> meant, List<String> say) {
         if (section.isPresent()) {
             return List.of(section.get());
         }
-        String code = joined(text);
-        return posted.schedule().courses().stream()
-                .filter(course -> joined(course.written()).equals(code))
+        return posted.schedule().courseWritten(text).stream()
                 .flatMap(course -> posted.schedule().sectionsOf(course.code()).stream())
                 .toList();
-    }
-
-    private static String joined(String code) {
-        return code.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}0-9]", "");
     }
 }

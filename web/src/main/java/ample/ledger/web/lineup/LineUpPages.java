@@ -73,7 +73,7 @@ final class LineUpPages {
                         .map(Section::days)
                         .reduce(Days.NONE, Days::plus),
                 Brief.EVERYTHING,
-                preferences.week());
+                preferences.frame(List.of(schedule)));
         List<Row> rows = rows();
         PostedSchedules all = visit.posted();
         List<Attendance> shown = sections.stream()
@@ -163,7 +163,7 @@ final class LineUpPages {
                 rows,
                 "Course",
                 section -> section.course().written() + " " + section.course().title());
-        row(rows, "Kind", section -> section.kind().label());
+        row(rows, "Kind", section -> section.kindName());
         row(rows, "When", this::when);
         row(rows, "Where", Words::where);
         row(rows, "Who", Words::who);

@@ -1,9 +1,12 @@
 package ample.ledger.web.lists;
 
 import ample.ledger.core.browse.answer.Findings;
+import ample.ledger.core.browse.brief.Brief;
 import ample.ledger.core.browse.brief.BriefAddress;
+import ample.ledger.core.browse.brief.Entries;
 import ample.ledger.core.browse.brief.Topic;
 import ample.ledger.core.browse.index.Moment;
+import ample.ledger.core.browse.index.Vocabulary;
 import ample.ledger.core.exchange.LinkedData;
 import ample.ledger.core.exchange.SectionCsv;
 import ample.ledger.core.exchange.SectionJson;
@@ -13,14 +16,20 @@ import ample.ledger.core.schedule.Section;
 import ample.ledger.core.schedule.TermCode;
 import ample.ledger.web.term.Addresses;
 import ample.ledger.web.term.BriefReader;
+import ample.ledger.web.term.Place;
+import ample.ledger.web.term.Places;
 import ample.ledger.web.term.PostedTerm;
 import ample.ledger.web.term.Terms;
 import ample.ledger.web.visit.Visit;
 import ample.ledger.web.visit.Visits;
+import de.siegmar.fastcsv.reader.CsvReader;
+import de.siegmar.fastcsv.reader.NamedCsvRecord;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.io.StringWriter;
 import java.io.Writer;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -38,9 +47,11 @@ class ListController {
 
     private final Terms terms;
 
+    private final Places places;
     private final Visits visits;
 
-    ListController(Terms terms, Visits visits) {
+    ListController(Terms terms, Places places, Visits visits) {
+        this.places = places;
         this.visits = visits;
         this.terms = terms;
     }
@@ -51,15 +62,45 @@ class ListController {
     }
 
     @GetMapping("/lists")
-    String documentation(Model model) {
-        model.addAttribute("conditions", Topic.allParameters());
+    String documentation(Model model) throws IOException {
+        Optional<Vocabulary> vocabulary = places.usual().map(Place::vocabulary);
+        model.addAttribute(
+                "conditions",
+                Topic.allParameters().stream()
+                        .map(condition -> new Condition(
+                                condition.name(),
+                                condition.meaning(),
+                                vocabulary.map(condition.example()).orElse("")))
+                        .toList());
+        model.addAttribute("example", example());
         return "lists/page";
+    }
+
+    /** A condition as the page documents it. */
+    public record Condition(String name, String meaning, String example) {}
+
+    /** The cells of the first section of the CSV by their columns; nothing where no section is posted. */
+    private Map<String, String> example() throws IOException {
+        Optional<PostedTerm> posted = places.usual().map(place -> place.terms().get(0));
+        if (posted.isEmpty() || posted.get().schedule().sections().isEmpty()) {
+            return Map.of();
+        }
+        StringWriter csv = new StringWriter();
+        SectionCsv.write(
+                list(
+                        posted.get(),
+                        Brief.of(new Entries(
+                                Set.of(posted.get().schedule().sections().get(0).entry())))),
+                csv);
+        try (CsvReader<NamedCsvRecord> lines = CsvReader.builder().ofNamedCsvRecord(csv.toString())) {
+            return lines.iterator().next().getFieldsAsMap();
+        }
     }
 
     @GetMapping(value = "/lists/v1/openapi.json", produces = MediaType.APPLICATION_JSON_VALUE)
     @ResponseBody
     String openApi() {
-        return OpenApi.DOCUMENT;
+        return OpenApi.document(places.usual().map(Place::vocabulary));
     }
 
     @GetMapping("/lists/v1/{term}/sections.csv")
@@ -102,20 +143,23 @@ class ListController {
                             .collect(Collectors.joining("\n")));
             return;
         }
+        response.setContentType(type);
+        response.setCharacterEncoding("UTF-8");
+        form.write(list(posted, reading.brief()), response.getWriter());
+    }
+
+    private SectionList list(PostedTerm posted, Brief brief) {
         Visit visit = visits.ofNobody();
         Moment moment = visit.of(posted);
-        SectionList list = new SectionList(
+        return new SectionList(
                 posted.schedule(),
                 posted.edition().number(),
                 posted.edition().postedAt(),
-                Addresses.query(reading.brief()).replaceFirst("^\\?", ""),
+                Addresses.query(brief).replaceFirst("^\\?", ""),
                 visit.instant(),
-                Findings.of(moment, reading.brief()).fitting().stream()
+                Findings.of(moment, brief).fitting().stream()
                         .map(section -> new SectionList.Line(section, moment.reading(section)))
                         .toList());
-        response.setContentType(type);
-        response.setCharacterEncoding("UTF-8");
-        form.write(list, response.getWriter());
     }
 
     private static void refuse(HttpServletResponse response, HttpStatus status, String sentence) throws IOException {

@@ -3,6 +3,7 @@ package ample.ledger.web.plan;
 import ample.ledger.core.calendar.DateRange;
 import ample.ledger.core.calendar.Days;
 import ample.ledger.core.calendar.TimeRange;
+import ample.ledger.core.calendar.WeekForm;
 import ample.ledger.core.plan.Attendance;
 import ample.ledger.core.plan.BusyTime;
 import ample.ledger.core.plan.Engagement;
@@ -27,6 +28,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -38,6 +40,8 @@ final class BandDrawing {
     private final PlannedWeek week;
     private final Term term;
     private final WeekAsk ask;
+    private final WeekForm form;
+    private final Optional<DateRange> shown;
     private final Registration has;
     private final Preferences preferences;
     private final List<Swap> ghosts;
@@ -56,6 +60,7 @@ final class BandDrawing {
             PlannedWeek week,
             Term term,
             WeekAsk ask,
+            WeekForm form,
             Preferences preferences,
             Registration has,
             List<Swap> ghosts,
@@ -64,6 +69,8 @@ final class BandDrawing {
         this.week = week;
         this.term = term;
         this.ask = ask;
+        this.form = form;
+        this.shown = ask.dates(form);
         this.preferences = preferences;
         this.ghosts = ghosts;
         this.weaves = weaves;
@@ -89,21 +96,18 @@ final class BandDrawing {
         for (int hour = scale.from() / 60; hour <= scale.to() / 60; hour++) {
             hours.add(new Bands.Hour(preferences.clock().formatHour(hour), scale.x(hour * 60)));
         }
-        List<Bands.Band> days = preferences.week().stream()
-                .filter(this::isDrawn)
-                .map(this::band)
-                .toList();
+        List<Bands.Band> days =
+                form.days().stream().filter(this::isDrawn).map(this::band).toList();
         return new Bands(
                 scale.from(),
                 scale.to(),
                 hours,
                 days,
-                new UntimedDrawing(week, term, ask, weaves, tones, scale).draw());
+                new UntimedDrawing(week, term, ask, shown, weaves, tones, scale).draw());
     }
 
     private boolean isDrawn(DayOfWeek day) {
-        boolean weekend = day == DayOfWeek.SATURDAY || day == DayOfWeek.SUNDAY;
-        return !weekend
+        return form.workdays().contains(day)
                 || !items(week.engagements(), day).isEmpty()
                 || !items(ghostSections(), day).isEmpty()
                 || !items(keptBeside(), day).isEmpty()
@@ -117,15 +121,12 @@ final class BandDrawing {
 
     /** In the whole term everything of it but exams is shown; in one week what is held in it. */
     private boolean isShown(Stay stay) {
-        return ask.monday()
-                .map(monday -> new DateRange(monday, monday.plusDays(6)))
-                .map(dates -> stay.dates().stream().anyMatch(dates::contains))
+        return shown.map(dates -> stay.dates().stream().anyMatch(dates::contains))
                 .orElseGet(() -> isInTerm(stay));
     }
 
     private boolean isOn(Stay stay, DayOfWeek day) {
-        return ask.monday()
-                .map(monday -> stay.dates().contains(monday.plusDays(day.getValue() - 1L)))
+        return shown.map(dates -> stay.dates().contains(form.dateOf(day, dates.first())))
                 .orElseGet(() -> isInTerm(stay) && stay.days().contains(day));
     }
 
@@ -168,10 +169,10 @@ final class BandDrawing {
     }
 
     private String note(DayOfWeek day) {
-        if (ask.monday().isEmpty()) {
+        if (shown.isEmpty()) {
             return "";
         }
-        LocalDate date = ask.monday().get().plusDays(day.getValue() - 1L);
+        LocalDate date = form.dateOf(day, shown.get().first());
         return Words.day(date)
                 + term.calendar().exceptions().stream()
                         .filter(exception -> exception.date().equals(date))

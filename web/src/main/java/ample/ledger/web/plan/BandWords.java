@@ -7,6 +7,7 @@ import ample.ledger.core.plan.Spot;
 import ample.ledger.core.plan.Stay;
 import ample.ledger.core.registrar.Entry;
 import ample.ledger.core.registrar.Registration;
+import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.Meeting;
 import ample.ledger.core.schedule.Term;
 import ample.ledger.web.preferences.Preferences;
@@ -40,16 +41,18 @@ record BandWords(PlannedWeek week, Term term, WeekAsk ask, Preferences preferenc
 
     /** Which lanes it takes. */
     int lane(Stay stay) {
-        return ask.monday().isPresent() ? BandItem.WHOLE : BandItem.lane(stay.dates(), term);
+        return ask.week().isPresent() ? BandItem.WHOLE : BandItem.lane(stay.dates(), term);
     }
 
     /** The course, in two lines where the block is narrow and tall. */
     List<String> name(Attendance attendance, Stay stay, int tall) {
-        String written = attendance.section().course().written();
-        int space = written.lastIndexOf(' ');
-        return pixels(stay) < written.length() * BOLD_LETTER + 10 && space > 0 && tall >= 2 * Bands.LINE + 4
-                ? List.of(written.substring(0, space), written.substring(space + 1))
-                : List.of(written);
+        Course course = attendance.section().course();
+        boolean narrow = pixels(stay) < course.written().length() * BOLD_LETTER + 10;
+        return narrow && tall >= 2 * Bands.LINE + 4
+                ? List.of(
+                        course.code().subject() + course.form().courseJoint().strip(),
+                        course.code().number())
+                : List.of(course.written());
     }
 
     /** The place, without its room where the block is too narrow for it. */
@@ -72,12 +75,12 @@ record BandWords(PlannedWeek week, Term term, WeekAsk ask, Preferences preferenc
         if (stay.exam()) {
             return "exam";
         }
-        return attendance.leads() ? "" : attendance.section().kind().label().toLowerCase(Locale.ROOT);
+        return attendance.leads() ? "" : attendance.section().kindName().toLowerCase(Locale.ROOT);
     }
 
     /** Which part of term, where it is not the whole. */
     String part(Stay stay) {
-        if (ask.monday().isPresent()) {
+        if (ask.week().isPresent()) {
             return "";
         }
         if (stay.dates().size() == 1) {
@@ -98,7 +101,7 @@ record BandWords(PlannedWeek week, Term term, WeekAsk ask, Preferences preferenc
     }
 
     String label(Attendance attendance, Stay stay) {
-        String kind = stay.exam() ? "exam" : attendance.section().kind().label().toLowerCase(Locale.ROOT);
+        String kind = stay.exam() ? "exam" : attendance.section().kindName().toLowerCase(Locale.ROOT);
         String when = stay.meeting()
                 .map(meeting -> Words.when(meeting.timing(), preferences.clock()))
                 .orElse("");
@@ -113,7 +116,7 @@ record BandWords(PlannedWeek week, Term term, WeekAsk ask, Preferences preferenc
                                         && has.waitingFor(Entry.of(attendance)).isEmpty()
                                 ? "waited for"
                                 : "",
-                        week.beside().contains(attendance) ? "kept beside" : "")
+                        week.beside().contains(attendance) ? "kept as an alternative" : "")
                 .filter(text -> !text.isEmpty())
                 .collect(Collectors.joining(", "));
     }

@@ -189,7 +189,7 @@ class BusyController {
             Sent sent,
             HttpServletRequest request,
             RedirectAttributes told) {
-        String words = Words.count(busy.size(), "busy time") + " taken out";
+        String words = Words.count(busy.size(), "busy time") + " removed";
         return changes.change(
                 request,
                 term,

@@ -5,6 +5,7 @@ import ample.ledger.core.browse.brief.ClearOf;
 import ample.ledger.core.browse.brief.Closed;
 import ample.ledger.core.browse.brief.OnDays;
 import ample.ledger.core.calendar.ClockStyle;
+import ample.ledger.core.calendar.ClockTime;
 import ample.ledger.core.calendar.Days;
 import ample.ledger.core.calendar.TimeRange;
 import ample.ledger.core.calendar.WeekHours;
@@ -22,7 +23,7 @@ record FreeStretches(PlannedWeek week, Term term, ClockStyle clock, HourScale sc
     /** In minutes. */
     static final int SHORTEST = 50;
 
-    private static final int QUARTER = WeekHours.MINUTES;
+    private static final int CELL = WeekHours.MINUTES;
     private static final int MIDNIGHT = 24 * 60;
 
     /** @param items what stands in the band, by its start */
@@ -32,7 +33,7 @@ record FreeStretches(PlannedWeek week, Term term, ClockStyle clock, HourScale sc
         for (int i = 0; i <= items.size(); i++) {
             int until =
                     i == items.size() ? scale.to() : items.get(i).stay().time().startMinute();
-            if (quarterBefore(until) - quarterAfter(at) >= SHORTEST) {
+            if (cellBefore(until) - cellAfter(at) >= SHORTEST) {
                 free.add(between(day, at, until));
             }
             if (i < items.size()) {
@@ -42,13 +43,13 @@ record FreeStretches(PlannedWeek week, Term term, ClockStyle clock, HourScale sc
         return free;
     }
 
-    /** From one minute of the day to another, by quarters of an hour that lie within. */
+    /** From one minute of the day to another, by the cells of WeekHours that lie within. */
     Bands.Free between(DayOfWeek day, int from, int to) {
-        int begins = quarterAfter(from);
-        int ends = quarterBefore(to);
+        int begins = cellAfter(from);
+        int ends = cellBefore(to);
         TimeRange stretch = new TimeRange(
                 LocalTime.of(begins / 60, begins % 60),
-                ends >= MIDNIGHT ? LocalTime.of(23, 59) : LocalTime.of(ends / 60, ends % 60));
+                ends >= MIDNIGHT ? ClockTime.END_OF_DAY : LocalTime.of(ends / 60, ends % 60));
         return new Bands.Free(
                 scale.x(begins),
                 scale.width(stretch),
@@ -56,12 +57,12 @@ record FreeStretches(PlannedWeek week, Term term, ClockStyle clock, HourScale sc
                 new Addresses(term.code()).browse(fitting(day, begins, ends)));
     }
 
-    private static int quarterAfter(int minute) {
-        return (minute + QUARTER - 1) / QUARTER * QUARTER;
+    private static int cellAfter(int minute) {
+        return (minute + CELL - 1) / CELL * CELL;
     }
 
-    private static int quarterBefore(int minute) {
-        return minute / QUARTER * QUARTER;
+    private static int cellBefore(int minute) {
+        return minute / CELL * CELL;
     }
 
     /** What meets on that day, only within that time, and is clear of the plan on every other. */

@@ -68,7 +68,7 @@ record LoadWords(ClockStyle clock, Registration has) {
         load.heaviest()
                 .ifPresent(heaviest -> say.add("Heaviest week, of %s: %s in class, about %s with study."
                         .formatted(
-                                Words.day(heaviest.monday()),
+                                Words.day(heaviest.start()),
                                 Words.hours(heaviest.classHours()),
                                 Words.hours(heaviest.aboutHours()))));
         if (load.earliest().isPresent()) {
@@ -78,11 +78,15 @@ record LoadWords(ClockStyle clock, Registration has) {
                             clock.format(load.latest().orElseThrow()),
                             load.freeDays().isEmpty()
                                     ? "no weekday free"
-                                    : load.freeDays().list().stream()
+                                    : load.form().inOrder(load.freeDays()).stream()
                                                     .map(day -> day.getDisplayName(TextStyle.FULL, Locale.ENGLISH))
                                                     .collect(Collectors.joining(", "))
                                             + " free"));
         }
+        load.tooMuch()
+                .forEach(lead ->
+                        say.add("The credits of %s would take more hours than a week has, so its study is not counted."
+                                .formatted(lead.section().course().written())));
         load.longestGap()
                 .ifPresent(gap -> say.add("Longest gap %s, on %s from %s."
                         .formatted(
@@ -100,8 +104,7 @@ record LoadWords(ClockStyle clock, Registration has) {
         for (Load.Week one : load.weeks()) {
             bars.add(new LoadWeek(
                     "Week of %s: %s in class, %s with study"
-                            .formatted(
-                                    Words.day(one.monday()), Words.hours(one.classHours()), Words.hours(one.hours())),
+                            .formatted(Words.day(one.start()), Words.hours(one.classHours()), Words.hours(one.hours())),
                     pixels(one.classHours(), most),
                     pixels(one.study(), most),
                     bars.size() * BAR_STEP));

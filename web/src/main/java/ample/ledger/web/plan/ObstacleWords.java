@@ -64,13 +64,13 @@ final class ObstacleWords {
                 || obstacle instanceof Obstacle.LacksCorequisite
                 || obstacle instanceof Obstacle.IsCancelled
                 || obstacle instanceof Obstacle.LacksLead;
-        return soluble && swaps.isEmpty() ? "No other section of its course mends this." : "";
+        return soluble && swaps.isEmpty() ? "No other section of this course solves it." : "";
     }
 
     /** Said in the place of some that there is no room for. */
     static Trouble more(int count) {
         return new Trouble(
-                "And %s. They are said once some of these are mended."
+                "And %s. You will see them once some of these are solved."
                         .formatted(Words.count(count, "more of the kind", "more of the kind")),
                 true,
                 "",
@@ -86,7 +86,7 @@ final class ObstacleWords {
         }
         if (status == Status.FULL && full.reading().seats().waitlistCapacity() == 0) {
             return trouble(
-                    "%s is full, and keeps no waitlist.".formatted(full.attendance()),
+                    "%s is full and has no waitlist.".formatted(full.attendance()),
                     true,
                     full.instead().isEmpty() ? "No other section of its course that fits has a seat." : "",
                     full.instead());
@@ -95,7 +95,7 @@ final class ObstacleWords {
         String queue =
                 waiting == 0 ? "" : waiting == 1 ? ", and one person waits" : ", and " + waiting + " people wait";
         return trouble(
-                "%s has no seat open%s. Select it to wait for one.".formatted(full.attendance(), queue),
+                "%s has no open seat%s. Select it to join the waitlist.".formatted(full.attendance(), queue),
                 true,
                 full.instead().isEmpty() ? "No other section of its course that fits has a seat." : "",
                 full.instead());
@@ -213,7 +213,7 @@ final class ObstacleWords {
             return prerequisite(lacks);
         }
         if (obstacle instanceof Obstacle.OverLoad over) {
-            return "%s in %s are over the load, which begins above %s. %s"
+            return "%s in %s are an over-load: it begins above %s. %s"
                     .formatted(
                             Words.credits(over.credits()),
                             over.term().name(),
@@ -243,14 +243,14 @@ final class ObstacleWords {
                             other.home().name());
         }
         if (obstacle instanceof Obstacle.OtherCalendar other) {
-            return "%s runs by another calendar, %s: %s."
+            return "%s follows another calendar, %s: %s."
                     .formatted(
                             other.attendance(),
                             other.attendance().term().name(),
                             Words.dates(other.attendance().section().span().dates()));
         }
         if (obstacle instanceof Obstacle.DuringOwnExam during) {
-            return "The exam of %s is held during %s on %s. One of the two will not be held then; its teachers know which."
+            return "The exam of %s is held during %s on %s. One of the two will move: ask the instructors which."
                     .formatted(
                             during.exam(),
                             during.held().equals(during.exam()) ? "its own class" : during.held(),

@@ -54,7 +54,7 @@ class PlanController {
             for (Pick pick : picks) {
                 after = after.changing(
                         changes.season(pick.term()),
-                        changes.names(List.of(pick)) + " taken in",
+                        changes.names(List.of(pick)) + " added",
                         plan -> plan.standing(pick.term(), pick.entry()).isPresent()
                                 ? plan
                                 : plan.adding(List.of(pick)));
@@ -81,7 +81,7 @@ class PlanController {
                 term,
                 sent,
                 told,
-                changes.names(out) + " taken out",
+                changes.names(out) + " removed",
                 plan -> plan.removing(pick -> out.stream().anyMatch(gone -> gone.names(pick.term(), pick.entry()))));
     }
 
@@ -99,7 +99,7 @@ class PlanController {
                 + switch (wanted) {
                     case TAKEN -> " to be taken";
                     case WAITED_FOR -> " to be waited for";
-                    case BESIDE -> " kept beside";
+                    case BESIDE -> " kept as an alternative";
                 };
         return changes.change(request, term, sent, told, words, plan -> plan.adding(picks));
     }
@@ -117,9 +117,9 @@ class PlanController {
         List<Pick> coming = changes.picks(term, in, Standing.TAKEN);
         String words;
         if (leaving.isEmpty()) {
-            words = changes.names(coming) + " taken in";
+            words = changes.names(coming) + " added";
         } else if (coming.isEmpty()) {
-            words = changes.names(leaving) + " taken out";
+            words = changes.names(leaving) + " removed";
         } else {
             words = changes.names(coming) + " instead of " + changes.names(leaving);
         }

@@ -53,7 +53,7 @@ final class PlannedSections {
                 attendance.section().entry().toString(),
                 attendance.leads()
                         ? attendance.toString()
-                        : "with " + attendance.section().kind().label().toLowerCase(Locale.ROOT) + " "
+                        : "with " + attendance.section().kindName().toLowerCase(Locale.ROOT) + " "
                                 + attendance.section().code(),
                 attendance.section().course().title(),
                 sheet(attendance),

@@ -11,9 +11,21 @@ import ample.ledger.web.words.Words;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
-/** Draws what has no set time: beside the bands, as long as its hours in a week. */
-record UntimedDrawing(PlannedWeek week, Term term, WeekAsk ask, List<Weave> weaves, Tones tones, HourScale scale) {
+/**
+ * Draws what has no set time: beside the bands, as long as its hours in a week.
+ *
+ * @param shown the days of the week that is shown; empty for the whole term at once
+ */
+record UntimedDrawing(
+        PlannedWeek week,
+        Term term,
+        WeekAsk ask,
+        Optional<DateRange> shown,
+        List<Weave> weaves,
+        Tones tones,
+        HourScale scale) {
 
     /** What has no set time in the plan, and then in each woven week beside it. */
     List<Bands.Untimed> draw() {
@@ -57,8 +69,6 @@ record UntimedDrawing(PlannedWeek week, Term term, WeekAsk ask, List<Weave> weav
 
     private boolean isInWeek(Timing timing) {
         return timing instanceof Timing.Arranged arranged
-                && ask.monday()
-                        .map(monday -> arranged.dates().overlaps(new DateRange(monday, monday.plusDays(6))))
-                        .orElse(true);
+                && shown.map(dates -> arranged.dates().overlaps(dates)).orElse(true);
     }
 }

@@ -6,6 +6,7 @@ import java.util.List;
  * The part of My week that weaves.
  *
  * @param ask as it was asked
+ * @param examples three courses, as they are written
  * @param faults what could not be read of it
  * @param wishes for each place in their order what can be chosen
  * @param pins the sections of the plan that can be kept
@@ -21,6 +22,7 @@ import java.util.List;
  */
 public record WeavePage(
         WeaveAsk ask,
+        List<String> examples,
         List<String> faults,
         List<List<Choice>> wishes,
         List<Choice> pins,
@@ -43,7 +45,7 @@ public record WeavePage(
      * @param number its rank
      * @param reasons why it has that rank
      * @param bars its picture
-     * @param days the names of the days of the picture
+     * @param days how many days the picture shows, one below the other
      * @param preview the address that draws it into the plan, or takes it out again
      * @param out what leaves the plan for it, as forms send it
      * @param in what comes
@@ -53,7 +55,7 @@ public record WeavePage(
             int number,
             List<String> reasons,
             List<Bar> bars,
-            List<String> days,
+            int days,
             String preview,
             boolean shown,
             String out,

@@ -2,6 +2,7 @@ package ample.ledger.web.plan;
 
 import ample.ledger.core.calendar.ClockStyle;
 import ample.ledger.core.calendar.Days;
+import ample.ledger.core.calendar.WeekFrame;
 import ample.ledger.core.plan.Attendance;
 import ample.ledger.core.plan.PlannedWeek;
 import ample.ledger.core.plan.Stay;
@@ -37,9 +38,8 @@ class WeavePages {
 
     private static final int DAY = 11;
     private static final int MOST_VARIANTS = 3;
+    private static final int EXAMPLES = 3;
     private static final int PICTURE = 128;
-    private static final int FIRST_MINUTE = 8 * 60;
-    private static final int LAST_MINUTE = 21 * 60;
 
     /** So many wishes can be chosen at once; when all are, there is room for one more. */
     private static final int FEW_WISHES = 3;
@@ -72,6 +72,7 @@ class WeavePages {
         private final PlannedWeek week;
         private final Kept kept;
         private final ClockStyle clock;
+        private final WeekFrame frame;
         private final WeaveWords words;
         private final List<Demand.Want> wants;
         private final WeaveJobs.Asker asker;
@@ -84,6 +85,8 @@ class WeavePages {
             this.week = week;
             this.kept = visit.kept();
             this.clock = visit.preferences().clock();
+            this.frame =
+                    visit.preferences().frame(week.posted().ofSeason(week.plan().season()));
             this.words = new WeaveWords(clock);
             this.wants = weave.asked() ? reading.wanted().wants() : List.of();
         }
@@ -93,7 +96,8 @@ class WeavePages {
                 return nothing("");
             }
             if (wants.isEmpty() && reading.faults().isEmpty()) {
-                reading.faults().add("Say which courses are wanted, as in “TIDE 214, GLAC 120 or LIMN 130”.");
+                reading.faults()
+                        .add("Say which courses are wanted, as in “%s, %s or %s”.".formatted((Object[]) examples()));
             }
             if (!reading.faults().isEmpty()) {
                 return nothing("");
@@ -107,7 +111,7 @@ class WeavePages {
                     .map(done -> done(done, job.share()))
                     .orElseGet(() -> nothing(
                             job.waits()
-                                    ? "Other weeks are being woven; yours begins as soon as one of them is done."
+                                    ? "Other weeks are being woven. Yours starts as soon as one of them is done."
                                     : "%d %% of the weeks looked at.".formatted(Math.round(job.share() * 100))));
         }
 
@@ -127,6 +131,19 @@ class WeavePages {
                     woven, true, none ? Optional.of(Weaver.whyNone(request, season, week.posted())) : Optional.empty());
         }
 
+        /** Three courses that have sections, as they are written; some of them twice where there are fewer. */
+        private String[] examples() {
+            List<String> written = week.posted().ofSeason(week.plan().season()).stream()
+                    .flatMap(schedule -> schedule.sections().stream())
+                    .map(section -> section.course().written())
+                    .distinct()
+                    .limit(EXAMPLES)
+                    .toList();
+            return IntStream.range(0, EXAMPLES)
+                    .mapToObj(at -> written.isEmpty() ? "" : written.get(at % written.size()))
+                    .toArray(String[]::new);
+        }
+
         /** The part without weeks. */
         private Result nothing(String progress) {
             return new Result(page(progress, "", List.of(), "", List.of(), List.of()), List.of());
@@ -137,12 +154,13 @@ class WeavePages {
             List<Weave> shown = woven.best().stream().limit(weave.most()).toList();
             boolean more = woven.best().size() > shown.size();
             Tones tones = new Tones(week, shown);
+            List<DayOfWeek> days = days(shown);
             return new Result(
                     page(
                             done.counted() ? "" : "Counting: %d %% done.".formatted(Math.round(share * 100)),
                             words.count(woven, done.counted()),
                             IntStream.range(0, shown.size())
-                                    .mapToObj(i -> woven(i + 1, shown.get(i), tones))
+                                    .mapToObj(i -> woven(i + 1, shown.get(i), days, tones))
                                     .toList(),
                             more ? ask.weaving(weave.more()).address() + "#weave" : "",
                             done.why().stream()
@@ -164,7 +182,7 @@ class WeavePages {
             return new Choice(address, words.loosening(given), false);
         }
 
-        private Woven woven(int number, Weave found, Tones tones) {
+        private Woven woven(int number, Weave found, List<DayOfWeek> days, Tones tones) {
             List<Attendance> coming = found.sections();
             List<Attendance> leaving = week.attended().stream()
                     .filter(attendance -> !week.goingOn().contains(attendance))
@@ -182,8 +200,9 @@ class WeavePages {
                                             week.attended().stream()
                                                     .filter(attendance -> !leaving.contains(attendance)))
                                     .toList(),
+                            days,
                             tones),
-                    List.of("Mon", "Tue", "Wed", "Thu", "Fri"),
+                    days.size(),
                     ask.weaving(weave.showing(shown ? 0 : number)).address() + "#bands",
                     shown,
                     PlanTokens.of(leaving, ask.term()),
@@ -225,27 +244,41 @@ class WeavePages {
                     .toList();
         }
 
-        private static List<Bar> bars(Collection<Attendance> sections, Tones tones) {
+        /** The days that the pictures show: those of the weekend only where some week has class on them. */
+        private List<DayOfWeek> days(List<Weave> shown) {
+            Days met = Stream.concat(
+                            week.attended().stream(), shown.stream().flatMap(weave -> weave.sections().stream()))
+                    .flatMap(attendance -> attendance.stays().stream())
+                    .filter(Reading::isDrawn)
+                    .map(Stay::days)
+                    .reduce(frame.form().workdays(), Days::plus);
+            return frame.form().inOrder(met);
+        }
+
+        private static boolean isDrawn(Stay stay) {
+            return !stay.exam() && stay.dates().size() > 1;
+        }
+
+        private List<Bar> bars(Collection<Attendance> sections, List<DayOfWeek> days, Tones tones) {
             List<Bar> bars = new ArrayList<>();
             for (Attendance attendance : sections) {
                 for (Stay stay : attendance.stays()) {
-                    if (!stay.exam() && stay.dates().size() > 1) {
+                    if (isDrawn(stay)) {
                         int x = offset(stay.time().startMinute());
                         int width = Math.max(3, offset(stay.time().endMinute()) - x);
                         String tone = tones.style(attendance);
-                        stay.days().list().stream()
-                                .filter(day -> day.getValue() <= DayOfWeek.FRIDAY.getValue())
-                                .forEach(day -> bars.add(
-                                        new Bar(x, (day.getValue() - 1) * (DAY + 2) + 1, width, DAY - 2, tone)));
+                        stay.days()
+                                .list()
+                                .forEach(day ->
+                                        bars.add(new Bar(x, days.indexOf(day) * (DAY + 2) + 1, width, DAY - 2, tone)));
                     }
                 }
             }
             return bars;
         }
 
-        private static int offset(int minute) {
-            int within = Math.max(FIRST_MINUTE, Math.min(LAST_MINUTE, minute));
-            return (within - FIRST_MINUTE) * PICTURE / (LAST_MINUTE - FIRST_MINUTE);
+        private int offset(int minute) {
+            return (minute - frame.firstMinute()) * PICTURE / (frame.hours() * 60);
         }
 
         private WeavePage page(
@@ -268,6 +301,7 @@ class WeavePages {
                     weave.shown());
             return new WeavePage(
                     shown,
+                    List.of(examples()),
                     List.copyOf(reading.faults()),
                     wishes(),
                     pins(),
@@ -285,10 +319,8 @@ class WeavePages {
         private List<List<Choice>> wishes() {
             List<Wish> all = new ArrayList<>();
             all.add(new Wish.DaysFree(Days.ALL));
-            for (DayOfWeek day : DayOfWeek.values()) {
-                if (day.getValue() <= DayOfWeek.FRIDAY.getValue()) {
-                    all.add(new Wish.DaysFree(Days.of(day)));
-                }
+            for (DayOfWeek day : frame.form().inOrder(frame.form().workdays())) {
+                all.add(new Wish.DaysFree(Days.of(day)));
             }
             IntStream.of(9, 10, 11, 12).forEach(hour -> all.add(new Wish.NotBefore(LocalTime.of(hour, 0))));
             IntStream.of(14, 15, 16, 17, 18).forEach(hour -> all.add(new Wish.NotAfter(LocalTime.of(hour, 0))));

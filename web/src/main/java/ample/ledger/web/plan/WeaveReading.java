@@ -203,7 +203,7 @@ final class WeaveReading {
             Optional<WeekHours> hours = WeekHours.parse(text);
             if (hours.isEmpty()) {
                 faults.add(
-                        "“%s” are no hours to keep free: they are written as fri, or as mon 9:00-12:00, on the quarter hour."
+                        "“%s” are no hours to keep free: they are written as fri, or as mon 9:00-12:00, on the five minutes."
                                 .formatted(text));
             }
             closed = closed.plus(hours.orElse(WeekHours.NONE));

@@ -1,12 +1,13 @@
 package ample.ledger.web.plan;
 
+import ample.ledger.core.calendar.DateRange;
 import ample.ledger.core.calendar.Days;
+import ample.ledger.core.calendar.WeekForm;
 import ample.ledger.core.calendar.WrittenDate;
 import ample.ledger.core.schedule.TermCode;
 import ample.ledger.web.term.Addresses;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
-import java.time.temporal.TemporalAdjusters;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
@@ -18,13 +19,13 @@ import org.springframework.util.MultiValueMap;
  *
  * @param term the code of the term that it names
  * @param path where the plan is shown: My week, or an address of its own
- * @param monday of the week of term that is shown; empty for all of it at once
+ * @param week a day of the week that is shown; empty for the whole term at once
  * @param at the section that is selected, as {@link ample.ledger.web.term.Picked} has it; empty for none
  * @param day the day that a narrow screen shows; empty for the first one with something on it
  * @param weave what is to be woven
  */
 record WeekAsk(
-        TermCode term, String path, Optional<LocalDate> monday, String at, Optional<DayOfWeek> day, WeaveAsk weave) {
+        TermCode term, String path, Optional<LocalDate> week, String at, Optional<DayOfWeek> day, WeaveAsk weave) {
 
     /** Of My week. */
     static WeekAsk of(TermCode term, MultiValueMap<String, String> parameters) {
@@ -35,7 +36,7 @@ record WeekAsk(
         return new WeekAsk(
                 term,
                 path,
-                monday(first(parameters, "week")),
+                WrittenDate.parse(first(parameters, "week")),
                 first(parameters, "at"),
                 day(first(parameters, "day")),
                 WeaveAsk.of(parameters));
@@ -46,8 +47,9 @@ record WeekAsk(
         return value == null ? "" : value.strip();
     }
 
-    private static Optional<LocalDate> monday(String text) {
-        return WrittenDate.parse(text).map(date -> date.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY)));
+    /** The days of the week that is shown; empty for the whole term at once. */
+    Optional<DateRange> dates(WeekForm form) {
+        return week.map(form::startOf).map(start -> new DateRange(start, start.plusDays(6)));
     }
 
     private static Optional<DayOfWeek> day(String text) {
@@ -59,15 +61,15 @@ record WeekAsk(
     }
 
     WeekAsk at(String other) {
-        return new WeekAsk(term, path, monday, other, day, weave);
+        return new WeekAsk(term, path, week, other, day, weave);
     }
 
     WeekAsk on(DayOfWeek other) {
-        return new WeekAsk(term, path, monday, at, Optional.of(other), weave);
+        return new WeekAsk(term, path, week, at, Optional.of(other), weave);
     }
 
     WeekAsk weaving(WeaveAsk other) {
-        return new WeekAsk(term, path, monday, at, day, other);
+        return new WeekAsk(term, path, week, at, day, other);
     }
 
     /** The address that asks this. */
@@ -75,8 +77,7 @@ record WeekAsk(
         String address = path;
         for (Map.Entry<String, String> parameter : Stream.concat(
                         Stream.of(
-                                Map.entry(
-                                        "week", monday.map(LocalDate::toString).orElse("")),
+                                Map.entry("week", week.map(LocalDate::toString).orElse("")),
                                 Map.entry("at", at),
                                 Map.entry(
                                         "day",

@@ -3,6 +3,7 @@ package ample.ledger.web.plan;
 import ample.ledger.core.browse.brief.Brief;
 import ample.ledger.core.browse.brief.ClearOf;
 import ample.ledger.core.calendar.Days;
+import ample.ledger.core.calendar.WeekForm;
 import ample.ledger.core.plan.Attendance;
 import ample.ledger.core.plan.BusyTime;
 import ample.ledger.core.plan.FullSection;
@@ -54,6 +55,7 @@ final class WeekPages {
     private final WeekAsk ask;
     private final Visit visit;
     private final Preferences preferences;
+    private final WeekForm form;
     private final WeavePages.Result woven;
     private final ObstacleWords words;
     private final PlannedSections sections;
@@ -66,6 +68,7 @@ final class WeekPages {
         this.term = term;
         this.ask = ask;
         this.preferences = visit.preferences();
+        this.form = preferences.week(terms.get(term.code()).schedule());
         this.woven = woven;
         this.sections = new PlannedSections(terms, week, term, visit);
         this.words = new ObstacleWords(week, ask, preferences.clock(), this::reading);
@@ -77,7 +80,7 @@ final class WeekPages {
                 .filter(attendance -> PlanTokens.of(attendance, term.code()).equals(ask.at()))
                 .findFirst();
         List<Swap> swaps = at.map(selected -> Swap.of(selected, week)).orElse(List.of());
-        Load load = Load.of(week);
+        Load load = Load.of(week, form);
         return new WeekPage(
                 term.code().text(),
                 term.season().name(),
@@ -119,7 +122,7 @@ final class WeekPages {
     }
 
     private WeekPage.Drawn drawn(List<Swap> swaps) {
-        Bands bands = new BandDrawing(week, term, ask, preferences, sections.has(), swaps, woven.weeks()).draw();
+        Bands bands = new BandDrawing(week, term, ask, form, preferences, sections.has(), swaps, woven.weeks()).draw();
         DayOfWeek day = day(bands);
         return new WeekPage.Drawn(
                 bands,
@@ -131,17 +134,17 @@ final class WeekPages {
     }
 
     private WeekPage.Weeks weeks(Load load) {
-        WeeksOfTerm weeks = new WeeksOfTerm(week, term, ask);
+        WeeksOfTerm weeks = new WeeksOfTerm(week, term, form, ask);
         return new WeekPage.Weeks(
                 weeks.scrub(load),
-                ask.monday().isEmpty(),
+                ask.week().isEmpty(),
                 ask.inWeek(Optional.empty()).address() + "#bands",
                 weeks.around());
     }
 
     private WeekPage.Wrong wrong() {
         Judgement judgement = Judgement.of(week, student(), this::reading, sections::isRegistered);
-        String well = judgement.allKnown() ? "Nothing: this week will stand." : "Nothing that is known here.";
+        String well = judgement.allKnown() ? "None. This week will stand." : "None that is known here.";
         return new WeekPage.Wrong(
                 troubles(Stream.of(
                                 visit.holds().stream().map(this::trouble),
@@ -181,7 +184,7 @@ final class WeekPages {
         return new WeekPage.BusyTimes(
                 busy(week.plan()),
                 typed,
-                preferences.week().stream()
+                form.days().stream()
                         .map(one -> new DayChoice(
                                 code(one), Days.shortName(one), typed.day().contains(code(one))))
                         .toList());
@@ -230,7 +233,7 @@ final class WeekPages {
     }
 
     private DayOfWeek day(Bands bands) {
-        List<DayOfWeek> drawn = preferences.week().stream()
+        List<DayOfWeek> drawn = form.days().stream()
                 .filter(day ->
                         bands.days().stream().anyMatch(band -> band.code().equals(code(day))))
                 .toList();

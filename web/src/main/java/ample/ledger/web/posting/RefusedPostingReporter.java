@@ -14,7 +14,7 @@ final class RefusedPostingReporter implements SpringBootExceptionReporter {
     public boolean reportException(Throwable failure) {
         for (Throwable cause = failure; cause != null; cause = cause.getCause()) {
             if (cause instanceof FaultyBundleException faulty) {
-                System.err.println("The bundle was not posted; nothing has changed. What is wrong with it:");
+                System.err.println("The bundle was not posted; nothing has changed. Its faults:");
                 faulty.faults().forEach(fault -> System.err.println("  " + fault));
                 return true;
             }

@@ -3,7 +3,10 @@ package ample.ledger.web.preferences;
 import ample.ledger.core.browse.brief.Wording;
 import ample.ledger.core.browse.index.Vocabulary;
 import ample.ledger.core.calendar.ClockStyle;
+import ample.ledger.core.calendar.WeekForm;
+import ample.ledger.core.calendar.WeekFrame;
 import ample.ledger.core.schedule.CampusCode;
+import ample.ledger.core.schedule.Schedule;
 import java.time.DayOfWeek;
 import java.util.Arrays;
 import java.util.List;
@@ -12,13 +15,12 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
 /**
  * How a reader likes to see things.
  *
- * @param firstDay what a week begins with: Monday, Saturday or Sunday
+ * @param firstDay what a week begins with: Monday, Saturday or Sunday; empty for what the institution says
  * @param lines how close lines stand
  * @param light which colours
  * @param keys whether single keys do something
@@ -27,7 +29,7 @@ import org.jspecify.annotations.Nullable;
  */
 public record Preferences(
         ClockStyle clock,
-        DayOfWeek firstDay,
+        Optional<DayOfWeek> firstDay,
         Lines lines,
         Light light,
         Keys keys,
@@ -36,7 +38,7 @@ public record Preferences(
 
     /** What somebody gets who has not said anything. */
     public static final Preferences USUAL = new Preferences(
-            ClockStyle.HOURS_24, DayOfWeek.MONDAY, Lines.ROOMY, Light.AUTO, Keys.ON, Optional.empty(), false);
+            ClockStyle.HOURS_24, Optional.empty(), Lines.ROOMY, Light.AUTO, Keys.ON, Optional.empty(), false);
 
     /** The days that a week may begin with. */
     static final List<DayOfWeek> FIRST_DAYS = List.of(DayOfWeek.MONDAY, DayOfWeek.SATURDAY, DayOfWeek.SUNDAY);
@@ -47,7 +49,7 @@ public record Preferences(
         TIGHT
     }
 
-    /** Which colours: as the device says, or always the same. */
+    /** Which colours: as on your device, or always the same. */
     public enum Light {
         AUTO,
         LIGHT,
@@ -65,9 +67,19 @@ public record Preferences(
         return keys == Keys.ON;
     }
 
-    /** The days of the week from the first one on. */
-    public List<DayOfWeek> week() {
-        return IntStream.range(0, 7).mapToObj(firstDay::plus).toList();
+    /** How weeks go for this reader at the institution that posts {@code schedule}. */
+    public WeekForm week(Schedule schedule) {
+        WeekForm usual = schedule.institution().week();
+        return firstDay.map(usual::from).orElse(usual);
+    }
+
+    /** What pictures of a week show to this reader, as far as something meets in these schedules, of which there is one at least. */
+    public WeekFrame frame(List<Schedule> schedules) {
+        return WeekFrame.of(
+                week(schedules.get(0)),
+                schedules.stream()
+                        .flatMap(schedule -> schedule.hoursMet().stream())
+                        .toList());
     }
 
     /** How conditions are said to this reader. */
@@ -89,7 +101,7 @@ public record Preferences(
     String written() {
         Map<String, String> parts = new TreeMap<>(Map.of(
                 "clock", code(clock),
-                "week", code(firstDay),
+                "week", firstDay.map(Preferences::code).orElse(""),
                 "lines", code(lines),
                 "light", code(light),
                 "keys", code(keys)));
@@ -115,7 +127,7 @@ public record Preferences(
         String home = parts.getOrDefault("home", "");
         return new Preferences(
                 one(ClockStyle.values(), parts.get("clock")).orElse(USUAL.clock),
-                one(FIRST_DAYS.toArray(DayOfWeek[]::new), parts.get("week")).orElse(USUAL.firstDay),
+                one(FIRST_DAYS.toArray(DayOfWeek[]::new), parts.get("week")),
                 one(Lines.values(), parts.get("lines")).orElse(USUAL.lines),
                 one(Light.values(), parts.get("light")).orElse(USUAL.light),
                 one(Keys.values(), parts.get("keys")).orElse(USUAL.keys),

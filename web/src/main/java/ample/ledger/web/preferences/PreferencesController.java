@@ -71,8 +71,16 @@ class PreferencesController {
                         new Question(
                                 "week",
                                 "The week begins with",
-                                Preferences.FIRST_DAYS.stream()
-                                        .map(day -> answer(day, name(day), now.firstDay()))
+                                Stream.concat(
+                                                Stream.of(new Answer(
+                                                        "",
+                                                        "the day that the institution says",
+                                                        now.firstDay().isEmpty())),
+                                                Preferences.FIRST_DAYS.stream()
+                                                        .map(day -> new Answer(
+                                                                Preferences.code(day),
+                                                                name(day),
+                                                                now.firstDay().equals(Optional.of(day)))))
                                         .toList()),
                         new Question(
                                 "lines",
@@ -84,12 +92,12 @@ class PreferencesController {
                                 "light",
                                 "Colours",
                                 List.of(
-                                        answer(Preferences.Light.AUTO, "as the device says", now.light()),
+                                        answer(Preferences.Light.AUTO, "as on your device", now.light()),
                                         answer(Preferences.Light.LIGHT, "light", now.light()),
                                         answer(Preferences.Light.DARK, "dark", now.light()))),
                         new Question(
                                 "keys",
-                                "Keys that do something when pressed alone, such as / to find",
+                                "Single keys, such as / to find",
                                 List.of(
                                         answer(Preferences.Keys.ON, "on; ? tells which", now.keys()),
                                         answer(Preferences.Keys.OFF, "off", now.keys()))),

@@ -134,7 +134,7 @@ class ReadyController {
             lead = List.of(new Link("Sign in", Addresses.with("/sign-in/begin/institution", "back", ask.address())));
         } else if (visit.registrar().awaySince().isPresent()) {
             says =
-                    "The registrar does not answer for the moment, so nothing can be said of what it would answer. Your plan is kept; this page asks again.";
+                    "The registrar does not answer right now, so readiness cannot be checked. Your plan is kept. This page tries again.";
         } else {
             says = "Your registrar takes no submissions from here. Copy the entry numbers of your plan in My week.";
             lead = List.of(new Link("My week", "/" + ask.term() + "/week"));
@@ -174,7 +174,7 @@ class ReadyController {
                 .toList();
         String leads = back.isEmpty() ? "/" + term + "/ready" : Local.address(back);
         if (student.isEmpty() || requests.isEmpty() || !id.matches("[\\w-]{1,100}")) {
-            told.addFlashAttribute(TOLD, List.of("Nothing was sent: the form came without what it asks for."));
+            told.addFlashAttribute(TOLD, List.of("Nothing was sent, because the form was incomplete."));
             return "redirect:" + leads;
         }
         try {
@@ -183,7 +183,7 @@ class ReadyController {
             told.addFlashAttribute(
                     TOLD,
                     List.of(
-                            "The registrar did not take this submission, and nothing was changed. Look it over here and send it again."));
+                            "The registrar did not take this submission, and nothing was changed. Check it here and send it again."));
             return "redirect:" + leads;
         }
         return "redirect:" + Addresses.with(leads, "submitted", id);

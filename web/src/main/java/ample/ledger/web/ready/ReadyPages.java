@@ -81,10 +81,10 @@ final class ReadyPages {
     private String says(Readiness readiness) {
         int asked = readiness.requests().size();
         if (readiness.lines().isEmpty()) {
-            return "Your plan has no sections yet. What you take into My week is looked over here before you submit it.";
+            return "Your plan has no sections yet. Add some to My week, and check them here before you submit.";
         }
         if (asked == 0) {
-            return "You have all of it: nothing of your plan is left to submit.";
+            return "You are registered for your whole plan. Nothing is left to submit.";
         }
         int ready = readiness.ready().size();
         String when = readiness.opens(now).isPresent() && !readiness.isOpen(now) ? " at your opening" : " now";
@@ -141,7 +141,7 @@ final class ReadyPages {
                 new Addresses(one.term().code()).sheet(one.section().entry(), Brief.EVERYTHING),
                 one.leads()
                         ? one.toString()
-                        : "with " + one.section().kind().label().toLowerCase(Locale.ROOT) + " "
+                        : "with " + one.section().kindName().toLowerCase(Locale.ROOT) + " "
                                 + one.section().code(),
                 one.leads() ? one.section().course().title() : "",
                 Stream.concat(
@@ -242,7 +242,7 @@ final class ReadyPages {
     private Answered answered(List<Submission> last, List<Asked> unanswered, Readiness readiness) {
         if (!unanswered.isEmpty()) {
             return new Answered(
-                    "Asked at %s, not yet answered. It is asked again until it is; nothing is sent twice."
+                    "Sent at %s, not answered yet. The answer is asked for again; nothing is sent twice."
                             .formatted(clock(unanswered.get(0).askedAt())),
                     true,
                     List.of());

@@ -82,9 +82,9 @@ class RegistrationController {
     private static RegistrationPage nothing(TermCode term, Visit visit, HttpServletRequest request) {
         boolean guest = Keeping.studentName(request).isEmpty();
         String says = guest
-                ? "What you are registered in is the registrar's to say. Sign in as a student to see it."
+                ? "The registrar knows what you are registered in. Sign in as a student to see it."
                 : visit.registrar().awaySince().isPresent()
-                        ? "The registrar does not answer for the moment. What you have there stays as it is."
+                        ? "The registrar does not answer right now. Your registration stays as it is."
                         : "Your registrar takes no submissions from here.";
         return new RegistrationPage(
                 term.text(),

@@ -72,7 +72,7 @@ final class RegistrationPages {
                 history.stream().map(this::submitted).toList(),
                 unanswered.isEmpty()
                         ? ""
-                        : "Asked at %s, not yet answered. It is asked again until it is; nothing is sent twice."
+                        : "Sent at %s, not answered yet. The answer is asked for again; nothing is sent twice."
                                 .formatted(clock(unanswered.get(0).askedAt())));
     }
 
@@ -91,7 +91,7 @@ final class RegistrationPages {
         Registration has = student.has();
         int courses = (int) registered.stream().filter(Attendance::leads).count();
         if (courses == 0 && has.waiting().isEmpty() && has.offers().isEmpty()) {
-            return "You are registered in nothing yet, and wait for nothing.";
+            return "You are not registered in anything yet, and on no waitlist.";
         }
         return Stream.of(
                                 "You are registered in " + Words.count(courses, "course"),
@@ -145,7 +145,7 @@ final class RegistrationPages {
                 new Addresses(one.term().code()).sheet(one.section().entry(), Brief.EVERYTHING),
                 one.leads()
                         ? one.toString()
-                        : "with " + one.section().kind().label().toLowerCase(Locale.ROOT) + " "
+                        : "with " + one.section().kindName().toLowerCase(Locale.ROOT) + " "
                                 + one.section().code(),
                 one.leads() ? one.section().course().title() : "",
                 when(one));

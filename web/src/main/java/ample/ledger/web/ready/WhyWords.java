@@ -26,7 +26,7 @@ final class WhyWords {
         }
         return why instanceof Why.OneSet
                 ? "A section and what goes with it go together, or neither."
-                : "What has the fewest seats for you goes before the rest.";
+                : "Sections with the fewest seats for you go first.";
     }
 
     private static String course(Attendance one) {

@@ -29,11 +29,13 @@ public final class OwnRecordWords {
 
     private final StudentFile file;
     private final List<Schedule> posted;
+    private final RecordLines lines;
 
     /** @param posted all terms; the first in which something is found names it */
     public OwnRecordWords(StudentFile file, List<Schedule> posted) {
         this.file = file;
         this.posted = posted;
+        this.lines = new RecordLines(posted);
     }
 
     /** As the student reads it, with what is kept of what they typed themselves. */
@@ -63,7 +65,7 @@ public final class OwnRecordWords {
                         .findFirst()
                         .map(schedule -> "/" + schedule.term().code() + "/opening")
                         .orElse(""),
-                file.unreadable(),
+                file.unreadable(posted),
                 beside(supposed),
                 beside(offered).lines().toList());
     }
@@ -71,11 +73,11 @@ public final class OwnRecordWords {
     /** Without the lines that are on the record as they stand. */
     private String beside(String supposed) {
         Set<Taken> onRecord = file.courses().stream()
-                .flatMap(course -> RecordLines.read(course.line()).courses().stream())
+                .flatMap(course -> lines.read(course.line()).courses().stream())
                 .collect(Collectors.toSet());
         return supposed.lines()
-                .filter(line -> !onRecord.containsAll(RecordLines.read(line).courses())
-                        || RecordLines.read(line).courses().isEmpty())
+                .filter(line -> !onRecord.containsAll(lines.read(line).courses())
+                        || lines.read(line).courses().isEmpty())
                 .collect(Collectors.joining("\n"));
     }
 
@@ -121,7 +123,7 @@ public final class OwnRecordWords {
     }
 
     private Line line(CourseOnFile taken) {
-        Optional<Course> course = RecordLines.read(taken.course()).courses().stream()
+        Optional<Course> course = lines.read(taken.course()).courses().stream()
                 .map(Taken::course)
                 .flatMap(code -> posted.stream().flatMap(schedule -> schedule.course(code).stream()))
                 .findFirst();

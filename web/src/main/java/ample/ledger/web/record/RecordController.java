@@ -54,7 +54,7 @@ class RecordController {
     @GetMapping("/record")
     String record(@RequestParam(defaultValue = "/") String back, HttpServletRequest request, Model model) {
         KeptRecord record = keeping.needed(request).record();
-        return page(record, faults(record), back, request, model);
+        return page(record, faults(record, posted()), back, request, model);
     }
 
     /** Forgets what was typed: a guest's record, or what a student supposes. */
@@ -108,7 +108,7 @@ class RecordController {
                 programme);
         boolean official = registrar(request).file().isPresent();
         keeping.change(request, kept -> kept.with(official ? record.coursesAlone() : record));
-        List<String> faults = faults(record);
+        List<String> faults = faults(record, posted());
         if (tooLarge) {
             faults.add("The file is larger than any list of courses: 8 KB at most. It was left out.");
         }
@@ -126,7 +126,7 @@ class RecordController {
         model.addAttribute("programmes", programmes());
         model.addAttribute(
                 "preferencesAddress", Addresses.with("/preferences", "back", Addresses.with("/record", "back", back)));
-        List<Schedule> posted = terms.all().stream().map(PostedTerm::schedule).toList();
+        List<Schedule> posted = posted();
         registrar
                 .file()
                 .ifPresent(file ->
@@ -140,15 +140,20 @@ class RecordController {
 
     /** Those of all terms posted, each once, by name. */
     private List<Programme> programmes() {
-        return terms.all().stream()
-                .flatMap(posted -> posted.schedule().lists().programmes().stream())
+        return posted().stream()
+                .flatMap(schedule -> schedule.lists().programmes().stream())
                 .distinct()
                 .sorted(Comparator.comparing(Programme::name))
                 .toList();
     }
 
-    private static List<String> faults(KeptRecord record) {
-        List<String> faults = new ArrayList<>(RecordLines.read(record.courses()).faults());
+    private List<Schedule> posted() {
+        return terms.all().stream().map(PostedTerm::schedule).toList();
+    }
+
+    private static List<String> faults(KeptRecord record, List<Schedule> posted) {
+        List<String> faults =
+                new ArrayList<>(new RecordLines(posted).read(record.courses()).faults());
         if (!record.credits().matches("[0-9]{0,3}")) {
             faults.add("Credits earned are a whole number up to 999, not “%s”.".formatted(record.credits()));
         }

@@ -2,6 +2,7 @@ package ample.ledger.web.registrar;
 
 import ample.ledger.core.registrar.Registrar;
 import ample.ledger.store.SeatWords;
+import ample.ledger.web.term.Places;
 import java.time.Clock;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnWebApplication;
@@ -13,10 +14,13 @@ import org.springframework.context.annotation.Configuration;
 class RegistrarConfiguration {
 
     @Bean
-    Registrar registrar(RegistrarSettings settings, Clock clock) {
+    Registrar registrar(RegistrarSettings settings, Clock clock, Places places) {
         return settings.address().isBlank()
                 ? new NoRegistrar()
-                : new RememberedStudents(new HttpRegistrar(settings, clock), settings.fresh());
+                : new RememberedStudents(
+                        new HttpRegistrar(settings, clock),
+                        settings.fresh(),
+                        () -> places.schedules().all());
     }
 
     @Bean

@@ -7,11 +7,14 @@ import ample.ledger.core.registrar.Registration;
 import ample.ledger.core.registrar.Request;
 import ample.ledger.core.registrar.StudentFile;
 import ample.ledger.core.registrar.Submission;
+import ample.ledger.core.schedule.Schedule;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Duration;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Supplier;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -26,13 +29,16 @@ final class RememberedStudents implements Registrar {
     private static final Duration LONGEST = Duration.ofHours(1);
 
     private final Registrar registrar;
+    private final Supplier<Collection<Schedule>> posted;
     private final Cache<String, Optional<StudentFile>> fresh;
     private final Cache<String, Optional<Registration>> registrations;
     private final Cache<String, Optional<StudentFile>> last =
             Caffeine.newBuilder().expireAfterWrite(LONGEST).maximumSize(MOST).build();
 
-    RememberedStudents(Registrar registrar, Duration fresh) {
+    /** @param posted the schedules of all terms, by whose codes and grades records are understood */
+    RememberedStudents(Registrar registrar, Duration fresh, Supplier<Collection<Schedule>> posted) {
         this.registrar = registrar;
+        this.posted = posted;
         this.fresh =
                 Caffeine.newBuilder().expireAfterWrite(fresh).maximumSize(MOST).build();
         this.registrations =
@@ -49,7 +55,7 @@ final class RememberedStudents implements Registrar {
             Optional<StudentFile> said = registrar.student(student);
             fresh.put(student, said);
             if (!said.equals(last.getIfPresent(student))) {
-                said.ifPresent(RememberedStudents::note);
+                said.ifPresent(this::note);
             }
             last.put(student, said);
             return said;
@@ -63,8 +69,8 @@ final class RememberedStudents implements Registrar {
     }
 
     /** Not what the lines say: a record is nobody's business. */
-    private static void note(StudentFile file) {
-        int lines = file.unreadable().size();
+    private void note(StudentFile file) {
+        int lines = file.unreadable(posted.get()).size();
         if (lines > 0) {
             LOG.warn("Of the registrar's record of {}, {} courses or grades are not understood", file.student(), lines);
         }

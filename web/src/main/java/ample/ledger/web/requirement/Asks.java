@@ -11,7 +11,7 @@ import org.jspecify.annotations.Nullable;
  * @param rules what is asked beside prerequisites
  * @param record the address of the student's record, which leads back
  * @param way over the terms to what cannot be taken yet; empty where it can, and where there is none
- * @param about what the record is to this page: "Judged by your record"
+ * @param about what the record is to this page: "Checked against your record"
  */
 public record Asks(List<Need> needs, List<Rule> rules, String way, String record, String about) {
 
@@ -29,8 +29,8 @@ public record Asks(List<Need> needs, List<Rule> rules, String way, String record
                 words.way(),
                 record,
                 judging.student().isEmpty()
-                        ? "Say what is on your record, to see whether you meet it"
-                        : judging.official() ? "Judged by your record" : "Judged by what you said of your record");
+                        ? "Add your record to check this"
+                        : judging.official() ? "Checked against your record" : "Checked against the record you typed");
     }
 
     /** Whether anybody may take it. */

@@ -4,6 +4,7 @@ import ample.ledger.core.calendar.DateRange;
 import ample.ledger.core.calendar.TermCalendar;
 import ample.ledger.core.calendar.TermCalendar.ExceptionalDay;
 import ample.ledger.core.calendar.Timing;
+import ample.ledger.core.calendar.WeekForm;
 import ample.ledger.core.reading.BindingDate;
 import ample.ledger.core.schedule.BindingRule;
 import ample.ledger.core.schedule.Section;
@@ -11,11 +12,9 @@ import ample.ledger.web.sheet.SheetPage.Binding;
 import ample.ledger.web.sheet.SheetPage.Month;
 import ample.ledger.web.sheet.SheetPage.Weeks;
 import ample.ledger.web.words.Words;
-import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.format.TextStyle;
 import java.time.temporal.ChronoUnit;
-import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.LinkedHashMap;
@@ -37,12 +36,14 @@ final class DatesWords {
 
     private final Section section;
     private final TermCalendar calendar;
+    private final WeekForm week;
     private final LocalDate today;
     private final DateRange dates;
 
-    DatesWords(Section section, TermCalendar calendar, LocalDate today) {
+    DatesWords(Section section, TermCalendar calendar, WeekForm week, LocalDate today) {
         this.section = section;
         this.calendar = calendar;
+        this.week = week;
         this.today = today;
         this.dates = section.span().dates();
     }
@@ -70,20 +71,21 @@ final class DatesWords {
     Weeks weeks() {
         StringBuilder ticks = new StringBuilder();
         StringBuilder off = new StringBuilder();
-        LocalDate monday = dates.first().with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
-        for (; !monday.isAfter(dates.last()); monday = monday.plusWeeks(1)) {
-            if (monday.isAfter(dates.first())) {
-                ticks.append('M').append(x(monday)).append(" 14v8");
+        LocalDate start = week.startOf(dates.first());
+        for (; !start.isAfter(dates.last()); start = start.plusWeeks(1)) {
+            if (start.isAfter(dates.first())) {
+                ticks.append('M').append(x(start)).append(" 14v8");
             }
-            LocalDate of = monday;
-            boolean free = of.datesUntil(of.plusDays(5))
+            LocalDate of = start;
+            boolean free = of.datesUntil(of.plusDays(7))
+                    .filter(day -> week.workdays().contains(day.getDayOfWeek()))
                     .allMatch(day -> calendar.timetableOf(day).isEmpty());
             if (free) {
                 int from = x(of);
                 off.append('M')
                         .append(from)
                         .append(" 14H")
-                        .append(x(of.plusDays(5)))
+                        .append(x(of.plusDays(7)))
                         .append("v8H")
                         .append(from)
                         .append('z');

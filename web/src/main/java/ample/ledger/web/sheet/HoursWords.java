@@ -1,40 +1,67 @@
 package ample.ledger.web.sheet;
 
 import ample.ledger.core.reading.Workload;
-import ample.ledger.core.reading.Workload.Standard;
+import ample.ledger.core.schedule.CreditWorth;
+import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.schedule.Section;
 import ample.ledger.web.words.Words;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
 
-/** The hours of one section in sentences, beside what published standards say of its credits. */
+/** Says in sentences how many hours a section takes, with what it is taken with, and what its institution counts for the credits. */
 final class HoursWords {
 
     private HoursWords() {}
 
-    static List<String> of(Workload workload) {
+    /** @param set the section with its companions, the leading one first */
+    static List<String> of(List<Section> set, Schedule schedule) {
+        Workload workload = Workload.of(set, schedule);
         List<String> sentences = new ArrayList<>();
         if (workload.classHours().signum() > 0) {
-            sentences.add("In class or arranged: %s a week on the average of %s, %s in all."
+            sentences.add("In class%s: %s a week on average over %s, %s in all."
                     .formatted(
+                            set.size() == 1 ? "" : " with " + others(set),
                             Words.hours(workload.classHoursAWeek()),
                             Words.count(workload.weeks(), "week"),
                             Words.hours(workload.classHours())));
         }
-        if (workload.credits().signum() > 0) {
-            sentences.add("By %s (%s), %s imply %s of study a week beside that."
-                    .formatted(
-                            Standard.CREDIT_HOUR.source(),
-                            Standard.CREDIT_HOUR.words(),
-                            Words.credits(workload.credits()),
-                            Words.hours(workload.studyHoursAWeek(Standard.CREDIT_HOUR))));
-            sentences.add("By the %s (%s), so many credits would be %s to %s of work in all."
-                    .formatted(
-                            Standard.ECTS.source(),
-                            Standard.ECTS.words(),
-                            Words.number(
-                                    Standard.ECTS.leastHours(workload.credits()).intValue()),
-                            Words.hours(Standard.ECTS.mostHours(workload.credits()))));
+        if (workload.credits().signum() == 0) {
+            return sentences;
         }
+        sentences.add("%s counts %s of work for a credit, class and study together."
+                .formatted(
+                        schedule.institution().name(),
+                        hours(schedule.institution().credit())));
+        sentences.add(
+                workload.isMoreThanAWeekHolds()
+                        ? "For the %s of this course that is more than a week holds. Its dates here may be only a part of it."
+                                .formatted(Words.credits(workload.credits()))
+                        : "For %s that leaves about %s of study a week."
+                                .formatted(Words.credits(workload.credits()), study(workload)));
         return sentences;
+    }
+
+    private static String others(List<Section> set) {
+        return set.stream()
+                .skip(1)
+                .map(section -> section.kindName().toLowerCase(Locale.ROOT) + " " + section.code())
+                .collect(Collectors.joining(" and "));
+    }
+
+    private static String hours(CreditWorth worth) {
+        return worth.isRange()
+                ? "%s to %s".formatted(worth.leastHours().toPlainString(), Words.hours(worth.mostHours()))
+                : Words.hours(worth.leastHours());
+    }
+
+    private static String study(Workload workload) {
+        return workload.worth().isRange()
+                ? "%s to %s"
+                        .formatted(
+                                workload.leastStudyAWeek().stripTrailingZeros().toPlainString(),
+                                Words.hours(workload.mostStudyAWeek()))
+                : Words.hours(workload.leastStudyAWeek());
     }
 }

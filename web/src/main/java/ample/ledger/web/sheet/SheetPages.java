@@ -3,8 +3,8 @@ package ample.ledger.web.sheet;
 import ample.ledger.core.browse.answer.Findings;
 import ample.ledger.core.browse.brief.Brief;
 import ample.ledger.core.exchange.LinkedData;
+import ample.ledger.core.plan.CompleteSets;
 import ample.ledger.core.reading.ClassHours;
-import ample.ledger.core.reading.Workload;
 import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.Delivery;
 import ample.ledger.core.schedule.Schedule;
@@ -112,23 +112,31 @@ final class SheetPages {
     }
 
     private SheetPage.Meets meets() {
-        Strip.Ground ground = Strip.ground(section.days(), brief, preferences.week());
+        Strip.Ground ground = Strip.ground(section.days(), brief, preferences.frame(List.of(schedule)));
         return new SheetPage.Meets(
                 Stream.concat(section.meetings().stream(), section.exams().stream())
                         .map(meeting -> new MeetingRow(
                                 Words.when(meeting.timing(), preferences.clock()),
-                                meeting.kind().label() + ", "
+                                meeting.kindName() + ", "
                                         + Words.lowered(meeting.place().inWords())))
                         .toList(),
                 new ChangeWords(posted, preferences.clock()).ofAllEditions(section.entry()),
                 Words.inClass(ClassHours.of(section, schedule.term().calendar())),
-                HoursWords.of(Workload.of(section, schedule.term().calendar())),
+                HoursWords.of(set(), schedule),
                 ground,
                 Strip.of(section, ground));
     }
 
+    /** The section with what it is taken with, the leading one first; alone where nothing goes with it. */
+    private List<Section> set() {
+        return CompleteSets.of(schedule, section.course().code()).stream()
+                .filter(set -> set.contains(section))
+                .findFirst()
+                .orElse(List.of(section));
+    }
+
     private SheetPage.Dates dates() {
-        DatesWords dates = new DatesWords(section, schedule.term().calendar(), today);
+        DatesWords dates = new DatesWords(section, schedule.term().calendar(), preferences.week(schedule), today);
         return new SheetPage.Dates(
                 section.span().name(),
                 Words.dates(section.span().dates()),
@@ -188,15 +196,14 @@ final class SheetPages {
     private String others() {
         List<Section> alike = alike();
         if (alike.isEmpty()) {
-            return "It is the only " + section.kind().label().toLowerCase(Locale.ROOT) + " of this course.";
+            return "It is the only " + section.kindName().toLowerCase(Locale.ROOT) + " of this course.";
         }
         int open = alike.stream()
                 .mapToInt(other -> visit.reading(posted, other).open())
                 .sum();
-        String kind = section.kind().label().toLowerCase(Locale.ROOT);
-        return "%s of this course %s %s open%s."
+        return "%s of this kind %s %s open%s."
                 .formatted(
-                        Words.count(alike.size(), "other " + kind),
+                        Words.count(alike.size(), "other section"),
                         alike.size() == 1 ? "has" : "have",
                         open == 0 ? "no seats" : Words.count(open, "seat"),
                         alike.size() == 1 ? "" : " between them");
@@ -239,7 +246,7 @@ final class SheetPages {
                 .map(other -> new Related(
                         other.entry().toString(),
                         other.course().equals(section.course())
-                                ? other.code() + ", " + other.kind().label().toLowerCase(Locale.ROOT)
+                                ? other.code() + ", " + other.kindName().toLowerCase(Locale.ROOT)
                                 : other.toString(),
                         CodeWords.ofSection(schedule.codeKey(), other),
                         addresses.sheet(other.entry(), brief),

@@ -9,7 +9,7 @@ import org.springframework.web.client.ResourceAccessException;
 
 /** Why signing in did not succeed. */
 enum SignInFault implements Coded {
-    AWAY("The institution’s sign-on does not answer for the moment. Browsing and planning go on without it."),
+    AWAY("The institution’s sign-on does not answer right now. You can browse and plan without it."),
     NOT_BEGUN(
             "This sign-in was not begun in this window, was not ended within ten minutes, or was ended before. Begin it again."),
     REFUSED("The institution’s sign-on has not let you in."),

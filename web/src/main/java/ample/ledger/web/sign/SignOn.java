@@ -129,9 +129,9 @@ public class SignOn {
             Keeping.Adopted adopted, HttpServletRequest request, HttpServletResponse response, String address) {
         String all = adopted.all()
                 ? ""
-                : "Not all plans of this visit could be brought to yours, which are as many as can be kept. They are here again when you sign out.";
+                : "Some plans of this visit were not moved to your account, which is full. You find them here again after signing out.";
         String offered = adopted.offered()
-                ? "What you typed before you signed in is not on your record. Under My record you can suppose it, or forget it."
+                ? "Courses that you typed before signing in are not on your record. Under My record you can keep them as what-if lines or delete them."
                 : "";
         String both = (all + " " + offered).strip();
         if (!both.isEmpty()) {

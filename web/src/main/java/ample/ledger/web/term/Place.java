@@ -4,9 +4,12 @@ import ample.ledger.core.browse.index.TermIndex;
 import ample.ledger.core.browse.index.Vocabulary;
 import ample.ledger.core.browse.quick.QuickFind;
 import ample.ledger.core.calendar.Days;
+import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.SeasonCode;
 import ample.ledger.core.schedule.Section;
+import java.time.DayOfWeek;
 import java.util.List;
+import java.util.Locale;
 
 /**
  * What is browsed: one term, or all terms of a season together.
@@ -16,9 +19,16 @@ import java.util.List;
  * @param terms at least one, by their first day
  * @param vocabulary the codes that a brief can name here
  * @param days every day of the week on which some section meets
+ * @param example a line of text to find sections by
  */
 public record Place(
-        String path, String name, List<PostedTerm> terms, Vocabulary vocabulary, QuickFind quickFind, Days days) {
+        String path,
+        String name,
+        List<PostedTerm> terms,
+        Vocabulary vocabulary,
+        QuickFind quickFind,
+        Days days,
+        String example) {
 
     static Place of(PostedTerm posted) {
         TermIndex index = posted.index();
@@ -28,7 +38,8 @@ public record Place(
                 List.of(posted),
                 index.vocabulary(),
                 new QuickFind(index),
-                days(List.of(index)));
+                days(List.of(index)),
+                example(posted.schedule()));
     }
 
     static Place ofSeason(SeasonCode code, List<PostedTerm> terms) {
@@ -41,7 +52,23 @@ public record Place(
                 terms,
                 vocabulary,
                 new QuickFind(indexes, vocabulary),
-                days(indexes));
+                days(indexes),
+                example(terms.get(0).schedule()));
+    }
+
+    /** By a subject, a level and a day that there are: "glac 1xx wed after noon open". */
+    private static String example(Schedule schedule) {
+        String courses = schedule.sections().stream()
+                .map(section -> section.course().code())
+                .findFirst()
+                .map(course -> course.subject().toLowerCase(Locale.ROOT)
+                        + (course.digits() < 100 ? "" : " " + course.digits() / 100 % 10 + "xx"))
+                .orElse("");
+        DayOfWeek day = schedule.institution()
+                .week()
+                .inOrder(schedule.institution().week().workdays())
+                .get(0);
+        return (courses + " " + Days.shortName(day).toLowerCase(Locale.ROOT) + " after noon open").strip();
     }
 
     private static Days days(List<TermIndex> indexes) {
@@ -49,6 +76,10 @@ public record Place(
                 .flatMap(index -> index.schedule().sections().stream())
                 .map(Section::days)
                 .reduce(Days.NONE, Days::plus);
+    }
+
+    public List<Schedule> schedules() {
+        return terms.stream().map(PostedTerm::schedule).toList();
     }
 
     public List<TermIndex> indexes() {

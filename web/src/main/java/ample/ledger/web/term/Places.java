@@ -2,16 +2,21 @@ package ample.ledger.web.term;
 
 import ample.ledger.core.browse.quick.QuickPlaces;
 import ample.ledger.core.plan.PostedSchedules;
+import ample.ledger.core.reading.RegistrationPeriod;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.SeasonCode;
 import ample.ledger.core.schedule.TermCode;
 import java.time.Clock;
+import java.time.LocalDateTime;
 import java.time.ZonedDateTime;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
@@ -113,6 +118,30 @@ public class Places {
     }
 
     private record Together(List<Schedule> schedules, PostedSchedules posted) {}
+
+    /**
+     * The place of somebody who has not chosen one: of the institution with most sections the term that can be registered for, or for which that
+     * comes next. Empty where nothing is posted.
+     */
+    public Optional<Place> usual() {
+        Map<String, List<Schedule>> byInstitution = terms.all().stream()
+                .map(PostedTerm::schedule)
+                .collect(Collectors.groupingBy(
+                        schedule -> schedule.institution().code(), TreeMap::new, Collectors.toList()));
+        return byInstitution.values().stream()
+                .max(Comparator.comparingInt(Places::sections))
+                .map(ofOne -> RegistrationPeriod.mostUrgent(
+                        ofOne,
+                        LocalDateTime.ofInstant(
+                                clock.instant(), ofOne.get(0).institution().zone())))
+                .map(schedule -> place(schedule.term().code()));
+    }
+
+    private static int sections(List<Schedule> schedules) {
+        return schedules.stream()
+                .mapToInt(schedule -> schedule.sections().size())
+                .sum();
+    }
 
     /** What time it is where the institution of {@code place} stands. */
     public ZonedDateTime now(Place place) {

@@ -121,9 +121,7 @@ class TroubleAdvice {
         model.addAttribute(
                 "page",
                 new TroublePage(
-                        "Your plans hold as much as can be kept here.",
-                        Objects.requireNonNull(full.getMessage()),
-                        List.of(TroublePage.HOME)));
+                        "Your plans are full.", Objects.requireNonNull(full.getMessage()), List.of(TroublePage.HOME)));
         return "trouble/page";
     }
 

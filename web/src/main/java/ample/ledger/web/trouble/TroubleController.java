@@ -54,7 +54,7 @@ class TroubleController implements ErrorController {
         }
         return new TroublePage(
                 "Something went wrong on our side.",
-                "Nothing you had was lost. Try the same address again in a moment.",
+                "Nothing of yours was lost. Try the same address again in a moment.",
                 List.of(HOME));
     }
 }

@@ -14,8 +14,8 @@ record TroublePage(String title, String explanation, List<WayOn> waysOn) {
 
     /** While the database does not answer. */
     static final TroublePage AWAY = new TroublePage(
-            "This page needs what is kept for you, and that cannot be reached for the moment.",
-            "Nothing you had was lost. Browsing goes on meanwhile; try this page again in a moment.",
+            "This page needs your plans, which cannot be loaded right now.",
+            "Nothing of yours was lost. You can go on browsing. Try this page again in a moment.",
             List.of(HOME));
 
     /** A link that leads on. */

@@ -143,9 +143,9 @@ public final class Visit {
     public Optional<StudentRecord> record(Schedule schedule) {
         KeptRecord record = kept.record();
         if (registrar.file().isPresent()) {
-            return registrar.file().map(file -> file.record(record.supposed(), posted.all()));
+            return registrar.file().map(file -> file.record(record.supposed(posted.all()), posted.all()));
         }
-        return record.said() ? Optional.of(record.read(preferences.home(), schedule)) : Optional.empty();
+        return record.said() ? Optional.of(record.read(preferences.home(), schedule, posted.all())) : Optional.empty();
     }
 
     /** Who asks, as far as seats and status of this schedule depend on it. The home campus may be known where no record is. */

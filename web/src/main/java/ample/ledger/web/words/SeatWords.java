@@ -177,8 +177,8 @@ public record SeatWords(
             case FULL_WAITLIST_OPEN -> "Full. " + places(seats);
             case FULL ->
                 seats.waitlistCapacity() == 0
-                        ? "Full. It keeps no waitlist."
-                        : "Full, and so is its waitlist: " + people(seats.waiting()) + ".";
+                        ? "Full. There is no waitlist."
+                        : "Full, and the waitlist is full: " + people(seats.waiting()) + ".";
             case CANCELLED -> "Cancelled. It will not be held.";
             case NOT_YET_OPEN, CLOSED_TO_LATE_ENTRY, BY_PERMISSION ->
                 reading.reasons().stream()
@@ -200,8 +200,8 @@ public record SeatWords(
                     + judged;
         }
         return seats.open() == 1
-                ? "Open. One seat is yours to take."
-                : "Open. " + Words.count(seats.open(), "seat") + " are yours to take.";
+                ? "Open. One seat is free for you."
+                : "Open. " + Words.count(seats.open(), "seat") + " are free for you.";
     }
 
     private static String whyNot(StatusReading reading) {
@@ -230,7 +230,7 @@ public record SeatWords(
 
     private static String decisive(Reason reason) {
         if (reason instanceof Reason.AddingEnded ended) {
-            return ("Closed to late entry: the last day to add was "
+            return ("Closed to late entry. The last day to add was "
                             + Words.date(ended.last().date()) + ". "
                             + ended.last().rule().meaning().orElse(""))
                     .strip();
@@ -241,9 +241,7 @@ public record SeatWords(
         if (reason instanceof Reason.OpensLater later) {
             return "Not yet open: registration opens " + opens(later.opening()) + ".";
         }
-        return reason instanceof Reason.AsksPermission asks
-                ? "By permission: nobody takes it without a word of " + asks.by() + "."
-                : "";
+        return reason instanceof Reason.AsksPermission asks ? "By permission of " + asks.by() + "." : "";
     }
 
     /** "Wed 18 Jun, 8:00 for 1 to 29 credits". */
@@ -271,7 +269,7 @@ public record SeatWords(
             lines.add(new Line("Promised to the waitlist", Words.less(seats.promised())));
         }
         if (seats.excess() > 0) {
-            lines.add(new Line("More taken than there is room for", Words.number(seats.excess())));
+            lines.add(new Line("Over capacity", Words.number(seats.excess())));
         }
         if (!hasSeats(reading) && seats.open() > 0) {
             lines.add(new Line(sentence.replaceFirst("\\.$", ""), Words.less(seats.open())));

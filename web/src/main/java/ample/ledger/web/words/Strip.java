@@ -6,6 +6,7 @@ import ample.ledger.core.calendar.ClockTime;
 import ample.ledger.core.calendar.Days;
 import ample.ledger.core.calendar.TimeRange;
 import ample.ledger.core.calendar.Timing;
+import ample.ledger.core.calendar.WeekFrame;
 import ample.ledger.core.calendar.WeekHours;
 import ample.ledger.core.plan.Clash;
 import ample.ledger.core.schedule.Meeting;
@@ -31,11 +32,12 @@ public record Strip(List<Bar> bars) {
     private static final String SOME_WEEKS = " some-weeks";
     private static final int DAY_WIDTH = 37;
     private static final int GAP = 4;
-    private static final int FIRST_MINUTE = 7 * 60;
-    private static final int LAST_MINUTE = 22 * 60;
 
-    /** One day of the strip, at {@code x}. */
-    public record Day(DayOfWeek day, int x) {
+    /** What the style sheet draws where nothing else is said. */
+    private static final long USUAL_NOON = 12;
+
+    /** One day of the strip, at {@code x}; {@code noon} is where twelve o'clock is. */
+    public record Day(DayOfWeek day, int x, String noon) {
 
         public String name() {
             return Days.shortName(day);
@@ -48,11 +50,6 @@ public record Strip(List<Bar> bars) {
         public int middle() {
             return x + DAY_WIDTH / 2;
         }
-
-        /** Where twelve o'clock is. */
-        public String noon() {
-            return figure(x + offset(12 * 60));
-        }
     }
 
     /**
@@ -60,10 +57,11 @@ public record Strip(List<Bar> bars) {
      *
      * @param shaded the window as one outline; empty where nothing is shaded
      */
-    public record Ground(List<Day> days, String shaded) {
+    public record Ground(WeekFrame frame, List<Day> days, String shaded) {
 
-        Ground(List<Day> days, List<Bar> window) {
+        Ground(WeekFrame frame, List<Day> days, List<Bar> window) {
             this(
+                    frame,
                     List.copyOf(days),
                     window.stream()
                             .map(bar -> "M" + bar.x() + " 0h" + bar.width() + "v14h-" + bar.width() + "z")
@@ -82,6 +80,12 @@ public record Strip(List<Bar> bars) {
             return days.get(days.size() - 1).end();
         }
 
+        /** Of every strip, where its days do not run from 7 to 22: where the style sheet draws noon, in pixels from the left edge of a day. */
+        public String style() {
+            long noon = Math.round(offset(12 * 60, frame) - 0.3);
+            return noon == USUAL_NOON ? "strip" : "strip noon-" + noon;
+        }
+
         /** Where a day begins; nothing for a day that is not shown. */
         private Optional<Integer> x(DayOfWeek day) {
             return days.stream().filter(shown -> shown.day() == day).map(Day::x).findFirst();
@@ -92,19 +96,17 @@ public record Strip(List<Bar> bars) {
     public record Bar(String x, String width, String style) {}
 
     /**
-     * The ground under {@code brief}: the days of {@code week} in their order, without those of the weekend's end that none
-     * of {@code met} has.
-     *
-     * @param week seven days, from the one that a week begins with
+     * The ground under {@code brief}: the days of the week in their order, without those of the weekend that none of {@code met} has.
      */
-    public static Ground ground(Days met, Brief brief, List<DayOfWeek> week) {
+    public static Ground ground(Days met, Brief brief, WeekFrame frame) {
         List<Day> days = new ArrayList<>();
-        for (DayOfWeek day : week) {
-            if (day != DayOfWeek.SUNDAY || met.contains(day)) {
-                days.add(new Day(day, days.size() * (DAY_WIDTH + GAP)));
+        for (DayOfWeek day : frame.days()) {
+            if (!frame.form().weekend().contains(day) || met.contains(day)) {
+                int x = days.size() * (DAY_WIDTH + GAP);
+                days.add(new Day(day, x, figure(x + offset(12 * 60, frame))));
             }
         }
-        return window(new Ground(days, List.of()), brief);
+        return window(new Ground(frame, days, List.of()), brief);
     }
 
     public static Strip of(Section section, Ground ground) {
@@ -133,7 +135,7 @@ public record Strip(List<Bar> bars) {
     private static Stream<Bar> bars(Days days, TimeRange time, String style, Ground ground) {
         return days.list().stream()
                 .flatMap(day -> ground.x(day).stream())
-                .map(x -> bar(x, time.startMinute(), time.endMinute(), style));
+                .map(x -> bar(x, time.startMinute(), time.endMinute(), style, ground.frame()));
     }
 
     /** With the hours open that the brief leaves open; with nothing shaded where it closes none. */
@@ -144,20 +146,23 @@ public record Strip(List<Bar> bars) {
         }
         List<Bar> window = new ArrayList<>();
         for (Day shown : ground.days()) {
-            WeekHours.of(shown.day(), FIRST_MINUTE, LAST_MINUTE)
+            WeekHours.of(
+                            shown.day(),
+                            ground.frame().firstMinute(),
+                            ground.frame().lastMinute())
                     .minus(closed)
                     .stretches()
                     .forEach(stretch -> {
                         int from = ClockTime.minuteOfDay(stretch.from());
-                        window.add(bar(shown.x(), from, from + stretch.minutes(), "window"));
+                        window.add(bar(shown.x(), from, from + stretch.minutes(), "window", ground.frame()));
                     });
         }
-        return new Ground(ground.days(), window);
+        return new Ground(ground.frame(), ground.days(), window);
     }
 
-    private static Bar bar(int x, int fromMinute, int toMinute, String style) {
-        double from = offset(fromMinute);
-        double width = Math.max(2, offset(toMinute) - from);
+    private static Bar bar(int x, int fromMinute, int toMinute, String style, WeekFrame frame) {
+        double from = offset(fromMinute, frame);
+        double width = Math.max(2, offset(toMinute, frame) - from);
         return new Bar(figure(x + Math.min(from, DAY_WIDTH - width)), figure(width), style);
     }
 
@@ -168,9 +173,9 @@ public record Strip(List<Bar> bars) {
     }
 
     /** Pixels from the left edge of the day; hours outside the strip's own lie on its edge. */
-    private static double offset(int minute) {
-        int within = Math.max(FIRST_MINUTE, Math.min(LAST_MINUTE, minute));
-        return (double) (within - FIRST_MINUTE) * DAY_WIDTH / (LAST_MINUTE - FIRST_MINUTE);
+    private static double offset(int minute, WeekFrame frame) {
+        int within = Math.max(frame.firstMinute(), Math.min(frame.lastMinute(), minute));
+        return (double) (within - frame.firstMinute()) * DAY_WIDTH / (frame.hours() * 60);
     }
 
     private static String figure(double pixels) {

@@ -2,10 +2,13 @@ package ample.ledger.web.words;
 
 import ample.ledger.core.calendar.ClockStyle;
 import ample.ledger.core.calendar.DateRange;
+import ample.ledger.core.calendar.Days;
 import ample.ledger.core.calendar.Timing;
+import ample.ledger.core.calendar.WeekForm;
 import ample.ledger.core.plan.Clash;
 import ample.ledger.core.reading.ClassHours;
 import ample.ledger.core.schedule.Instructor;
+import ample.ledger.core.schedule.Kind;
 import ample.ledger.core.schedule.Meeting;
 import ample.ledger.core.schedule.Place;
 import ample.ledger.core.schedule.Section;
@@ -16,6 +19,7 @@ import java.time.LocalDateTime;
 import java.time.ZonedDateTime;
 import java.time.format.DateTimeFormatter;
 import java.time.temporal.TemporalAccessor;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
@@ -115,13 +119,25 @@ public final class Words {
     /** "Mon Wed 9:30–10:50", "Every other Wed 14:30–16:30", "Sat 20 Sep 8:00–16:00" or "No set time, 2.5 h a week". */
     public static String when(Timing timing, ClockStyle clock) {
         if (timing instanceof Timing.Weekly weekly) {
-            String days = weekly.days().join(" ") + " " + clock.format(weekly.hours());
+            // Weeks are counted from the day that they begin with at the institution.
+            String days = WeekForm.USUAL.from(weekly.counted().getDayOfWeek()).inOrder(weekly.days()).stream()
+                            .map(Days::shortName)
+                            .collect(Collectors.joining(" "))
+                    + " " + clock.format(weekly.hours());
             return weekly.everyWeeks() == 1 ? days : "Every other " + days;
         }
         if (timing instanceof Timing.Once once) {
             return date(once.date()) + " " + clock.format(once.hours());
         }
         return "No set time, " + hours(((Timing.Arranged) timing).hoursPerWeek()) + " a week";
+    }
+
+    /** How many sections of a kind, by its name: "2 labs". An institution's own name stays as it is, for nobody here knows its plural. */
+    public static String countOfKind(int count, String kindName) {
+        boolean known =
+                Arrays.stream(Kind.values()).anyMatch(kind -> kind.label().equals(kindName));
+        String name = kindName.toLowerCase(Locale.ROOT);
+        return known ? count(count, name) : number(count) + " " + name;
     }
 
     /** "9:41:07". */

@@ -8,6 +8,7 @@ import ample.ledger.core.browse.brief.BriefAddress;
 import ample.ledger.core.browse.brief.Topic;
 import ample.ledger.core.browse.index.Order;
 import ample.ledger.core.browse.index.TermIndex;
+import ample.ledger.core.calendar.ClockStyle;
 import ample.ledger.core.edition.Edition;
 import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.core.requirement.CourseGraph;
@@ -73,7 +74,11 @@ class BrowsePartsTest {
     void theWeekCountsWhatFitsAndItsHeadsCloseAndOpen() {
         Brief brief = read("days=only:mon,wed&from=09:00");
         WeekPicture week = WeekPicture.of(
-                brief, Findings.of(Schedules.now(INDEX), brief).density(), Preferences.USUAL, "/autumn-2031/browse");
+                brief,
+                Findings.of(Schedules.now(INDEX), brief).density(),
+                Preferences.USUAL.frame(List.of(INDEX.schedule())),
+                ClockStyle.HOURS_24,
+                "/autumn-2031/browse");
 
         assertThat(week.days())
                 .extracting(WeekPicture.Head::label)

@@ -45,7 +45,8 @@ class OftenAskedTest {
                     Optional.empty())),
             INDEX.vocabulary(),
             new QuickFind(INDEX),
-            Days.ALL);
+            Days.ALL,
+            "");
 
     /** An offer is a link: what the address says must be read as what was offered. */
     @ParameterizedTest

@@ -12,8 +12,8 @@ import org.junit.jupiter.api.extension.ExtendWith;
 @ExtendWith(RunningLedger.class)
 class SubjectNotesTest {
 
-    private static final String ICE = "Nobody travels to a field day without a signed risk form";
-    private static final String WORDS = "Whoever misses the first class without a word loses the place";
+    private static final String ICE = "Sign the risk form before you travel to a field day";
+    private static final String WORDS = "If you miss the first class without telling us";
 
     @Test
     void standAtTheHeadOfTheirSubjectOnCourseAndSheet(Ledger ledger) throws Exception {

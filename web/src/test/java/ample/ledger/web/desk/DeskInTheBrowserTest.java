@@ -50,10 +50,10 @@ class DeskInTheBrowserTest {
 
         upload(page, kernel("broken.zip", Map.of("sections.csv", "lecture=lecure", "meetings.csv", "09:30=29:30")));
         assertThat(page.locator("h1")).hasText("2 faults in broken.zip");
-        assertThat(page.locator("tbody tr").first()).containsText("It must be one of: lecture");
+        assertThat(page.locator("tbody")).containsText("It must be one of: lecture");
         lawful(page);
-        page.getByText("Put it away").click();
-        assertThat(page.getByRole(AriaRole.STATUS)).containsText("nothing has changed");
+        page.getByText("Discard it").click();
+        assertThat(page.getByRole(AriaRole.STATUS)).containsText("Nothing has changed");
 
         upload(page, kernel("warned.zip", Map.of("section_instructors.csv", "40108,vantreight=40108,okonjo-reyes")));
         assertThat(page.locator("h1")).hasText("Autumn 2031 of Halvermere");
@@ -128,12 +128,12 @@ class DeskInTheBrowserTest {
         page.locator(".me > summary").click();
         page.locator(".me").getByText("Posting desk").click();
         page.getByLabel("Bundle").setInputFiles(zip);
-        page.getByText("Look it over").click();
+        page.getByText("Check the bundle").click();
     }
 
     private static void post(Page page, String note) {
         page.getByLabel("Note for this edition").fill(note);
-        page.getByText("Post it").click();
+        page.getByText("Post this edition").click();
     }
 
     private static void lawful(Page page) {

@@ -63,7 +63,7 @@ class HostileRequestsTest {
                         + "{\"label\":\"x\",\"days\":[\"monday\"],\"first\":\"0001-01-01\",\"last\":\"+200000000-12-31\","
                         + "\"starts\":\"9:00\",\"ends\":\"10:00\"}]}");
 
-        assertThat(page).contains("busy[0]: A date is written as in 2031-09-08.", "Nothing is in this plan yet");
+        assertThat(page).contains("busy[0]: A date is written as in 2031-09-08.", "This plan is empty");
     }
 
     @Test

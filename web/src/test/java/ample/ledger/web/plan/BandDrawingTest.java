@@ -5,6 +5,7 @@ import static ample.ledger.core.plan.PlansOfTheKernel.week;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ample.ledger.core.calendar.Days;
+import ample.ledger.core.calendar.WeekForm;
 import ample.ledger.core.plan.PlannedWeek;
 import ample.ledger.core.registrar.Registration;
 import ample.ledger.core.schedule.Section;
@@ -82,6 +83,7 @@ class BandDrawingTest {
                         week,
                         KERNEL.term(),
                         ask,
+                        WeekForm.USUAL,
                         Preferences.USUAL,
                         Registration.nothing(Instant.EPOCH),
                         List.of(),

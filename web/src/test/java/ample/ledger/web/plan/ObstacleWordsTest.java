@@ -121,9 +121,9 @@ class ObstacleWordsTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "0 | TIDE 110 T2 has no seat open. Select it to wait for one.",
-                "1 | TIDE 110 T2 has no seat open, and one person waits. Select it to wait for one.",
-                "7 | TIDE 110 T2 has no seat open, and 7 people wait. Select it to wait for one."
+                "0 | TIDE 110 T2 has no open seat. Select it to join the waitlist.",
+                "1 | TIDE 110 T2 has no open seat, and one person waits. Select it to join the waitlist.",
+                "7 | TIDE 110 T2 has no open seat, and 7 people wait. Select it to join the waitlist."
             })
     void aFullSectionSaysHowManyWait(int waiting, String sentence) {
         PlannedWeek week = week("TIDE 110 T2");

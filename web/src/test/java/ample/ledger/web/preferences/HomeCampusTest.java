@@ -14,7 +14,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 @ExtendWith(RunningLedger.class)
 class HomeCampusTest {
 
-    private static final String QUESTION = "Your own campus";
+    private static final String QUESTION = "Which campus is yours?";
     private static final String ELSEWHERE = "not your campus";
 
     @ParameterizedTest

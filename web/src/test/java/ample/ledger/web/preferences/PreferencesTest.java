@@ -3,11 +3,15 @@ package ample.ledger.web.preferences;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ample.ledger.core.calendar.ClockStyle;
+import ample.ledger.core.calendar.WeekFrame;
+import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.core.schedule.CampusCode;
+import ample.ledger.core.schedule.Schedule;
 import ample.ledger.web.preferences.Preferences.Keys;
 import ample.ledger.web.preferences.Preferences.Light;
 import ample.ledger.web.preferences.Preferences.Lines;
 import java.time.DayOfWeek;
+import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -17,7 +21,7 @@ class PreferencesTest {
 
     private static final Preferences OWN = new Preferences(
             ClockStyle.HOURS_12,
-            DayOfWeek.SUNDAY,
+            Optional.of(DayOfWeek.SUNDAY),
             Lines.TIGHT,
             Light.DARK,
             Keys.OFF,
@@ -41,10 +45,25 @@ class PreferencesTest {
     }
 
     @Test
-    void aWeekHasSevenDaysFromTheFirstOn() {
-        assertThat(OWN.week())
+    void aWeekBeginsAsTheReaderSaysOrElseTheInstitution() {
+        Schedule halvermere = Schedules.kernelSchedule();
+        Schedule samiq = Schedules.samiq();
+
+        assertThat(OWN.week(halvermere).days())
                 .hasSize(7)
                 .startsWith(DayOfWeek.SUNDAY, DayOfWeek.MONDAY)
                 .endsWith(DayOfWeek.SATURDAY);
+        assertThat(Preferences.USUAL.week(halvermere).days()).startsWith(DayOfWeek.MONDAY);
+        assertThat(Preferences.USUAL.week(samiq).days())
+                .startsWith(DayOfWeek.SUNDAY)
+                .endsWith(DayOfWeek.FRIDAY, DayOfWeek.SATURDAY);
+    }
+
+    @Test
+    void picturesShowTheHoursInWhichSomethingMeets() {
+        WeekFrame frame = Preferences.USUAL.frame(List.of(Schedules.samiq()));
+
+        assertThat(frame.firstHour()).as("the field days begin at 6:10").isEqualTo(6);
+        assertThat(frame.lastHour()).as("a lecture ends at 24:00").isEqualTo(24);
     }
 }

@@ -136,7 +136,7 @@ class RegisteringInTheBrowserTest {
         assertThat(page.locator(".told").first()).containsText("The registrar answered at 8:0");
         assertThat(line(page, "NUMB 210 T1")).containsText("Done: you are registered.");
         assertThat(line(page, "TIDE 110 T2")).containsText("you wait, ");
-        assertThat(page.locator(".says")).containsText("nothing of your plan is left to submit");
+        assertThat(page.locator(".says")).containsText("Nothing is left to submit");
 
         page.reload();
         page.goBack();
@@ -164,7 +164,7 @@ class RegisteringInTheBrowserTest {
 
         page.navigate(ledger.root() + "/autumn-2031/registration");
         page.getByText("Drop or swap").click();
-        assertThat(page.locator("section[aria-labelledby='drop']")).containsText("paid back");
+        assertThat(page.locator("section[aria-labelledby='drop']")).containsText("full refund");
         page.getByText("Swap for it").first().click();
         assertThat(page.locator(".told")).containsText("Done: you have this one now.");
         assertThat(page.locator("section[aria-labelledby='term-0']")).not().containsText("MYCO 101 X1z");
@@ -172,7 +172,7 @@ class RegisteringInTheBrowserTest {
         page.getByText("Drop or swap").click();
         page.getByText("Drop it now").click();
         assertThat(page.locator(".told")).containsText("Done: given up.");
-        assertThat(page.locator(".says")).containsText("registered in nothing yet");
+        assertThat(page.locator(".says")).containsText("not registered in anything yet");
     }
 
     /** A lecture with its discussion. */
@@ -202,7 +202,7 @@ class RegisteringInTheBrowserTest {
         submit(first).click();
         assertThat(line(first, "RHET 101 X1v")).containsText("Done: you are registered.");
         first.navigate(ledger.root() + "/autumn-2031/week");
-        assertThat(first.locator("main")).not().containsText("has no seat open");
+        assertThat(first.locator("main")).not().containsText("has no open seat");
         Page second = waiting(tabs, "student-42", "1st of 1");
         Page third = waiting(tabs, "student-43", "2nd of 2");
 
@@ -218,7 +218,7 @@ class RegisteringInTheBrowserTest {
         institution.moveClock("2031-06-24T09:00");
         third.waitForTimeout(3_000);
         third.navigate(ledger.root() + "/autumn-2031/registration");
-        assertThat(third.locator(".says")).containsText("registered in nothing yet");
+        assertThat(third.locator(".says")).containsText("not registered in anything yet");
     }
 
     private static Page waiting(Tabs tabs, String student, String place) {
@@ -296,7 +296,7 @@ class RegisteringInTheBrowserTest {
         page.getByText("Drop or swap").click();
 
         assertThat(page.locator("#drop ~ ul .fails"))
-                .containsText("Over: Last day to drop and be paid back was Wed 17 Sep");
+                .containsText("Over: Last day to drop with a full refund was Wed 17 Sep");
         page.getByText("Drop it now").click();
         assertThat(page.locator(".told")).containsText("Done: given up.");
     }

@@ -75,14 +75,14 @@ class ByRecordTest {
         bryn.signIn("bryn", "/autumn-2031/browse");
 
         assertThat(text(bryn, "/autumn-2031/browse"))
-                .contains("What you typed before you signed in is not on your record.");
+                .contains("Courses that you typed before signing in are not on your record.");
         assertThat(text(bryn, "/record"))
                 .as("what is on the record already is not offered")
                 .contains("Typed before you signed in NUMB 285 B. None of it is on your record.")
-                .doesNotContain("Suppose nothing");
+                .doesNotContain("Remove what-if lines");
 
         bryn.post("/record/offered", "take", "true");
-        assertThat(text(bryn, "/record")).contains("Suppose nothing").doesNotContain("Typed before you signed in");
+        assertThat(text(bryn, "/record")).contains("Remove what-if lines").doesNotContain("Typed before you signed in");
         bryn.post("/record/forget");
     }
 

@@ -18,6 +18,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Duration;
+import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -54,7 +55,7 @@ interface RegistrarContract {
         assertThat(file.creditsEarned()).isEqualByComparingTo("46");
         assertThat(file.level()).isEqualTo(2);
         assertThat(file.courses()).contains(new CourseOnFile("GLAC 120", Optional.of("A-"), Optional.empty()));
-        assertThat(file.unreadable()).isEmpty();
+        assertThat(file.unreadable(List.of(Schedules.kernelSchedule()))).isEmpty();
     }
 
     @Test

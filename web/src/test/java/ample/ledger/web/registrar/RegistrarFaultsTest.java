@@ -12,6 +12,7 @@ import java.net.InetSocketAddress;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
+import java.util.List;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
@@ -125,7 +126,7 @@ class RegistrarFaultsTest {
     /** What it said last stands while it is away, with the moment at which it was so. */
     @Test
     void whatIsRememberedStandsWhileItIsAway() {
-        Registrar remembered = new RememberedStudents(registrar(Duration.ofSeconds(20)), Duration.ZERO);
+        Registrar remembered = new RememberedStudents(registrar(Duration.ofSeconds(20)), Duration.ZERO, List::of);
         assertThat(remembered.student("a")).isPresent();
 
         status = 503;

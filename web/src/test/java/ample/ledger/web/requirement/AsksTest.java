@@ -8,11 +8,11 @@ import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.core.reading.Background;
 import ample.ledger.core.reading.Person;
 import ample.ledger.core.reading.RecordReading;
-import ample.ledger.core.requirement.Grade;
 import ample.ledger.core.requirement.StudentRecord;
 import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.CourseCode;
 import ample.ledger.core.schedule.CourseRules;
+import ample.ledger.core.schedule.GradeScale;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.web.requirement.Asks.Need;
 import ample.ledger.web.requirement.Asks.Node;
@@ -149,7 +149,8 @@ class AsksTest {
                 List.of(Optional.<StudentRecord>empty(), Optional.of(record("GLAC 120 B", "NUMB 112 C")))) {
             KERNEL.courses().forEach(course -> {
                 Asks asks = asks(course, student, List.of());
-                assertThat(asks.about()).startsWith(student.isPresent() ? "Judged by what you said" : "Say what is on");
+                assertThat(asks.about())
+                        .startsWith(student.isPresent() ? "Checked against the record you typed" : "Add your record");
                 assertThat(asks.nothing())
                         .isEqualTo(course.rules().equals(new CourseRules(List.of(), List.of(), List.of(), List.of())));
                 assertThat(asks.needs()).allSatisfy(need -> {
@@ -177,7 +178,8 @@ class AsksTest {
     private static StudentRecord record(String... taken) {
         Stream<StudentRecord.Taken> courses = Arrays.stream(taken)
                 .map(each -> each.split(" "))
-                .map(parts -> new StudentRecord.Taken(new CourseCode(parts[0], parts[1]), Grade.parse(parts[2])));
+                .map(parts -> new StudentRecord.Taken(
+                        new CourseCode(parts[0], parts[1]), GradeScale.LETTERS.parse(parts[2])));
         return new StudentRecord(
                 Set.of(StudentRecord.Part.values()),
                 courses.toList(),

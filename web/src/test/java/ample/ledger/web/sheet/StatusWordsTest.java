@@ -37,7 +37,7 @@ class StatusWordsTest {
     @Test
     void whatIsOpenIsSaidByItsSeatsAlone() {
         assertThat(words(OPEN, IN_JULY, Optional.empty()).sentence()).isEqualTo("Open. 6 seats are free.");
-        assertThat(words(OPEN, IN_JULY, student(12)).sentence()).isEqualTo("Open. 6 seats are yours to take.");
+        assertThat(words(OPEN, IN_JULY, student(12)).sentence()).isEqualTo("Open. 6 seats are free for you.");
         assertThat(words(OPEN, IN_JULY, Optional.empty()).besides()).isEmpty();
         assertThat(words(OPEN, IN_JUNE, withoutCredits()).sentence())
                 .as("registration may not have opened for them")
@@ -72,7 +72,7 @@ class StatusWordsTest {
     void afterTheLastDayToAddSeatsDoNotMatter() {
         Said words = words(OPEN, IN_OCTOBER, student(60));
 
-        assertThat(words.sentence()).startsWith("Closed to late entry: the last day to add was Fri 19 Sep.");
+        assertThat(words.sentence()).startsWith("Closed to late entry. The last day to add was Fri 19 Sep.");
         assertThat(words.seats().open()).isEqualTo("0");
     }
 
@@ -81,7 +81,7 @@ class StatusWordsTest {
         SectionBuilder asks = section("GLAC 390").needs("permission \"the department\"");
 
         assertThat(words(asks.seats(20, 4, 0), IN_JULY, student(60)).sentence())
-                .isEqualTo("By permission: nobody takes it without a word of the department.");
+                .isEqualTo("By permission of the department.");
         Said full = words(asks.seats(20, 20, 3), IN_JULY, student(60));
         assertThat(full.sentence()).startsWith("Full.");
         assertThat(full.besides()).contains("It takes a word of the department too.");

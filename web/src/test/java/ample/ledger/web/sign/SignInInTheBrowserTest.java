@@ -48,11 +48,11 @@ class SignInInTheBrowserTest {
         assertThat(page.locator("main")).containsText(record);
         assertThat(page.locator("main")).containsText("as the registrar has it");
         page.getByLabel("If I pass").fill("LOOM 262");
-        page.getByText("Suppose this").click();
+        page.getByText("Save what-if lines").click();
         page.navigate(ledger.page("browse?record=what-if"));
         assertThat(page.locator("#brief")).containsText("in your what-if lines");
         page.navigate(ledger.root() + "/record");
-        page.getByText("Suppose nothing").click();
+        page.getByText("Remove what-if lines").click();
         assertThat(page.getByLabel("If I pass")).hasValue("");
         page.navigate(ledger.page("browse?edit=may-take"));
         page.locator("#field-may-yes").check();

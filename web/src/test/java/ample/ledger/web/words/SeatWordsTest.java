@@ -24,8 +24,8 @@ class SeatWordsTest {
                 "12 | 11 | 9  | 1 of 12 open, 9 waiting    | Open. 1 seat is free.",
                 "20 | 20 | 0  | Full, waitlist open nobody waiting | Full. 10 places of the waitlist are free; nobody is waiting.",
                 "20 | 20 | 9  | Full, waitlist open 9 waiting | Full. 1 place of the waitlist is free; 9 people are waiting.",
-                "20 | 20 | 10 | Full waitlist full, 10 waiting | Full, and so is its waitlist: 10 people are waiting.",
-                "30 | 31 | 10 | Full 1 over-enrolled, waitlist full, 10 waiting | Full, and so is its waitlist: 10 people are waiting.",
+                "20 | 20 | 10 | Full waitlist full, 10 waiting | Full, and the waitlist is full: 10 people are waiting.",
+                "30 | 31 | 10 | Full 1 over-enrolled, waitlist full, 10 waiting | Full, and the waitlist is full: 10 people are waiting.",
             })
     void saysHowSeatsStand(int capacity, int enrolled, int waiting, String line, String sentence) {
         SeatWords words = words(section("RHET 101").seats(capacity, enrolled, waiting));

@@ -9,30 +9,25 @@ import ample.ledger.core.browse.brief.Brief;
 import ample.ledger.core.browse.brief.OnDays;
 import ample.ledger.core.calendar.ClockTime;
 import ample.ledger.core.calendar.Days;
+import ample.ledger.core.calendar.WeekForm;
+import ample.ledger.core.calendar.WeekFrame;
 import ample.ledger.core.schedule.Section;
 import ample.ledger.web.words.Strip.Bar;
 import java.time.DayOfWeek;
-import java.util.List;
 import org.junit.jupiter.api.Test;
 
 class StripTest {
 
     private static final Days MET = days("Mon Sat");
-    private static final List<DayOfWeek> SUNDAY_FIRST = List.of(
-            DayOfWeek.SUNDAY,
-            DayOfWeek.MONDAY,
-            DayOfWeek.TUESDAY,
-            DayOfWeek.WEDNESDAY,
-            DayOfWeek.THURSDAY,
-            DayOfWeek.FRIDAY,
-            DayOfWeek.SATURDAY);
+    private static final WeekFrame USUAL = new WeekFrame(WeekForm.USUAL, 7, 22);
 
     @Test
     void hasADayForEachThatClassesMeetOn() {
         assertThat(ground(Brief.EVERYTHING).days())
                 .extracting(Strip.Day::name)
                 .containsExactly("Mon", "Tue", "Wed", "Thu", "Fri", "Sat");
-        assertThat(Strip.ground(Days.ALL, Brief.EVERYTHING, SUNDAY_FIRST).days())
+        assertThat(Strip.ground(Days.ALL, Brief.EVERYTHING, new WeekFrame(WeekForm.USUAL.from(DayOfWeek.SUNDAY), 7, 22))
+                        .days())
                 .extracting(Strip.Day::name)
                 .startsWith("Sun", "Mon")
                 .hasSize(7);
@@ -83,6 +78,6 @@ class StripTest {
     }
 
     private static Strip.Ground ground(Brief brief) {
-        return Strip.ground(MET, brief, Days.ALL.list());
+        return Strip.ground(MET, brief, USUAL);
     }
 }

@@ -1,0 +1,315 @@
+package ample.ledger.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ample.ledger.core.exchange.BundleTable;
+import ample.ledger.core.exchange.BundleTables;
+import ample.ledger.core.exchange.BundleWriter;
+import ample.ledger.core.exchange.FaultyBundleException;
+import ample.ledger.core.exchange.ScheduleBundle;
+import ample.ledger.core.exchange.TableBuilder;
+import ample.ledger.core.exchange.TableSchema;
+import ample.ledger.core.fixtures.Schedules;
+import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.schedule.Section;
+import ample.ledger.store.Editions;
+import ample.ledger.store.TestDatabase;
+import ample.ledger.web.LedgerInstance.Visitor;
+import ample.ledger.web.term.Terms;
+import java.math.BigDecimal;
+import java.net.URLEncoder;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** At an institution that is unlike the demo's in all its conventions, and of bundles that go to the limits of the format. */
+class ElsewhereTest {
+
+    private static final Path SAMIQ = Schedules.repository().resolve("demo/samiq");
+    private static final int BUNDLES = 12;
+    private static final int CELLS_CHANGED = 60;
+
+    private static LedgerInstance instance;
+
+    @TempDir
+    private Path folder;
+
+    @BeforeAll
+    static void start() {
+        instance =
+                LedgerInstance.start(TestDatabase.create(), "--ledger.post=" + SAMIQ, "--ledger.limits.visits=1000000");
+    }
+
+    @AfterAll
+    static void stop() {
+        instance.close();
+    }
+
+    @Test
+    void theFirstPageIsThatOfTheOnlyTerm() throws Exception {
+        assertThat(page("/").body()).contains("First trimester 2031");
+    }
+
+    @Test
+    void theWeekBeginsOnSundayAndHasItsWeekendLast() throws Exception {
+        assertThat(page("/samiq-one-2031/browse").body())
+                .containsSubsequence("data-code=\"sun\"", "data-code=\"mon\"", "data-code=\"fri\"", "data-code=\"sat\"")
+                .contains("data-first=\"6\"", "data-last=\"24\"");
+    }
+
+    @Test
+    void kindsGradesAndHoursAreItsOwn() throws Exception {
+        String sheet = page("/samiq-one-2031/section/7007").body();
+
+        assertThat(sheet)
+                .contains("Sāmiq counts 25 to 30 h of work for a credit")
+                .contains("with pracownia")
+                .contains("\u2068محاضرة\u2069");
+        assertThat(page("/samiq-one-2031/course/%C5%BBEG-215").body())
+                .contains("ŻEG.101 Łódź i żagiel, 14/20 or better");
+        Visitor guest = new Visitor(instance.root());
+        assertThat(guest.post("/record", "courses", "HYD.104a 11/20\nżeg.101 21/20", "back", "/record")
+                        .body())
+                .contains("“21/20” is not a grade here; grades are such as 20/20, 10/20, 0/20.");
+    }
+
+    @Test
+    void nothingIsTakenFromTheDemo() throws Exception {
+        List<String> ofTheDemo = wordsOfTheDemo();
+        for (String path : paths(Schedules.samiq())) {
+            String body = page(path).body();
+            assertThat(ofTheDemo).as(path).noneMatch(body::contains);
+        }
+    }
+
+    /** Templates and messages: what they give as an example, the posted schedule must give. */
+    @Test
+    void noTemplateAndNoMessageHasAWordOfTheDemo() throws Exception {
+        Path repository = Schedules.repository();
+        List<String> found = new ArrayList<>();
+        for (Path file : files(repository.resolve("web/src/main/resources"), ".html")) {
+            // What stands in a text that is replaced is for whoever reads the template.
+            lookFor(file, Files.readString(file).replaceAll("(?s)th:text=\"[^\"]*\"[^<]*", ""), found);
+        }
+        for (Path file : files(repository.resolve("web/src/main/resources"), ".js")) {
+            lookFor(file, Files.readString(file), found);
+        }
+        for (String module : List.of("core", "web")) {
+            for (Path file : files(repository.resolve(module + "/src/main/java"), ".java")) {
+                lookFor(file, Files.readString(file).replaceAll("(?s)/\\*.*?\\*/|//[^\n]*", ""), found);
+            }
+        }
+        assertThat(found).isEmpty();
+    }
+
+    private static void lookFor(Path file, String text, List<String> found) throws Exception {
+        wordsOfTheDemo().stream()
+                .filter(word -> Pattern.compile("\\b" + Pattern.quote(word) + "\\b")
+                        .matcher(text)
+                        .find())
+                .map(word -> file.getFileName() + ": " + word)
+                .forEach(found::add);
+    }
+
+    private static List<Path> files(Path folder, String ending) throws Exception {
+        try (Stream<Path> all = Files.walk(folder)) {
+            return all.filter(file -> file.toString().endsWith(ending)).toList();
+        }
+    }
+
+    /** Its names, and the codes of its subjects. */
+    private static List<String> wordsOfTheDemo() {
+        Schedule kernel = Schedules.kernelSchedule();
+        return Stream.of(
+                        Stream.of(kernel.institution().name(), "Saltern"),
+                        kernel.subjects().stream().map(subject -> subject.code()),
+                        kernel.subjects().stream().map(subject -> subject.name()),
+                        kernel.campuses().stream()
+                                .filter(campus -> !campus.remote())
+                                .map(campus -> campus.name()),
+                        kernel.sections().stream()
+                                .flatMap(section -> section.instructors().stream())
+                                .map(person -> person.name())
+                                .filter(name -> name.length() > 5))
+                .flatMap(words -> words)
+                .distinct()
+                .toList();
+    }
+
+    /** A bundle that is accepted can be read on every page, whatever stands in it. */
+    @Test
+    void noPostedValueMakesAPageFail() throws Exception {
+        Random dice = new Random(20311128);
+        ScheduleBundle samiq = ScheduleBundle.read(SAMIQ);
+        int posted = 0;
+        for (int tried = 0; posted < BUNDLES && tried < 100 * BUNDLES; tried++) {
+            Optional<ScheduleBundle> extreme = extreme(samiq.tables(), dice);
+            if (extreme.isPresent()) {
+                posted++;
+                instance.context()
+                        .getBean(Editions.class)
+                        .post(extreme.get(), "extreme", "a test", Instant.parse("2031-06-17T08:41:00Z"));
+                instance.context().getBean(Terms.class).refresh();
+                readAllPages(extreme.get());
+            }
+        }
+        assertThat(posted).isEqualTo(BUNDLES);
+        instance.context()
+                .getBean(Editions.class)
+                .post(samiq, "as it was", "a test", Instant.parse("2031-06-17T08:42:00Z"));
+        instance.context().getBean(Terms.class).refresh();
+    }
+
+    private void readAllPages(ScheduleBundle bundle) throws Exception {
+        for (String path : paths(bundle.schedule())) {
+            HttpResponse<String> page = page(path);
+            if (page.statusCode() >= 500) {
+                BundleWriter.toFolder(bundle.tables(), folder);
+            }
+            assertThat(page.statusCode()).as(path).isLessThan(500);
+        }
+    }
+
+    private static HttpResponse<String> page(String path) throws Exception {
+        HttpResponse<String> first = new Visitor(instance.root()).get(path);
+        return first.statusCode() / 100 == 3
+                ? new Visitor(instance.root())
+                        .get(first.headers().firstValue("location").orElseThrow())
+                : first;
+    }
+
+    private static List<String> paths(Schedule schedule) {
+        String term = "/" + schedule.term().code();
+        List<String> paths = new ArrayList<>(List.of(
+                term + "/browse",
+                term + "/browse?order=seats",
+                term + "/browse?days=only:mon&seats=1&heard=x",
+                term + "/browse?status=open&untimed=no",
+                term + "/week",
+                term + "/opening",
+                term + "/find?text=water+no+weekend",
+                "/lists",
+                "/lists/v1" + term + "/sections.csv",
+                "/lists/v1" + term + "/sections.json"));
+        schedule.sections().stream().limit(12).forEach(section -> paths.addAll(of(section, term)));
+        paths.add(term + "/line-up?line="
+                + schedule.sections().get(0).entry() + ","
+                + schedule.sections().get(1).entry());
+        return paths;
+    }
+
+    private static List<String> of(Section section, String term) {
+        return List.of(
+                term + "/section/" + section.entry(),
+                term + "/section/" + section.entry() + "/calendar.ics",
+                term + "/browse?line=" + section.entry() + "&look=" + section.entry(),
+                term + "/course/"
+                        + URLEncoder.encode(
+                                section.course().code().subject() + "-"
+                                        + section.course().code().number(),
+                                StandardCharsets.UTF_8),
+                "/lists/v1" + term + "/sections/" + section.entry() + ".jsonld");
+    }
+
+    /** Some cells changed to what the format allows at most, at least, or as text; empty where that is no bundle any more. */
+    private static Optional<ScheduleBundle> extreme(BundleTables tables, Random dice) {
+        Map<String, BundleTable> changed = new HashMap<>(tables.tables());
+        for (int cell = 0; cell < CELLS_CHANGED; cell++) {
+            List<String> names = tables.tables().keySet().stream().sorted().toList();
+            String name = names.get(dice.nextInt(names.size()));
+            BundleTable before = changed.get(name);
+            if (!before.rows().isEmpty()) {
+                BundleTable after = changed(before, dice);
+                Map<String, BundleTable> next = new HashMap<>(changed);
+                next.put(name, after);
+                if (isBundle(next)) {
+                    changed = next;
+                }
+            }
+        }
+        return changed.equals(tables.tables())
+                ? Optional.empty()
+                : Optional.of(ScheduleBundle.of(new BundleTables(changed)));
+    }
+
+    private static boolean isBundle(Map<String, BundleTable> tables) {
+        try {
+            ScheduleBundle.scheduleOf(new BundleTables(tables));
+            return true;
+        } catch (FaultyBundleException refused) {
+            return false;
+        }
+    }
+
+    private static BundleTable changed(BundleTable table, Random dice) {
+        TableSchema schema = table.schema();
+        int row = dice.nextInt(table.rows().size());
+        int at = dice.nextInt(schema.columns().size());
+        TableSchema.Column column = schema.columns().get(at);
+        TableBuilder builder = new TableBuilder(schema);
+        for (int i = 0; i < table.rows().size(); i++) {
+            Object[] cells = table.rows().get(i).cells().clone();
+            boolean key = schema.primaryKey().contains(column.name())
+                    || schema.foreignKeys().stream()
+                            .anyMatch(foreign -> foreign.columns().contains(column.name()));
+            if (i == row && !key) {
+                cells[at] = extreme(column, dice);
+            }
+            builder.add(i + 2, cells);
+        }
+        return builder.build();
+    }
+
+    private static Object extreme(TableSchema.Column column, Random dice) {
+        if (!column.required() && dice.nextInt(3) == 0) {
+            return null;
+        }
+        boolean most = dice.nextBoolean();
+        BigDecimal bound = most ? column.maximum() : column.minimum();
+        return switch (column.type()) {
+            case INTEGER -> bound == null ? Integer.valueOf(most ? 99_999 : 0) : (Object) bound.intValueExact();
+            case NUMBER -> bound == null ? new BigDecimal(most ? "999.5" : "0") : bound;
+            case DATE -> LocalDate.of(most ? 2033 : 2030, 1, 1).plusDays(dice.nextInt(400));
+            case BOOLEAN -> most;
+            case TIME -> column.name().equals("ends") ? java.time.LocalTime.MAX : java.time.LocalTime.MIDNIGHT;
+            case STRING -> text(column, dice);
+        };
+    }
+
+    private static final List<String> TEXTS = List.of(
+            "x",
+            "<b>bold</b> & \"quoted\" 'text'",
+            "a".repeat(5_000),
+            "العربية والبحر 12، قاعة 3",
+            "Łódź\u0301 \u202E turned",
+            "{ordinal} {subject} {value} %s %d ${x} #{y}",
+            "a / b",
+            "🙂 \uD83C\uDF0A",
+            "one\ntwo");
+
+    private static String text(TableSchema.Column column, Random dice) {
+        if (!column.values().isEmpty()) {
+            return column.values().get(dice.nextInt(column.values().size()));
+        }
+        Pattern pattern = column.pattern();
+        List<String> fitting = TEXTS.stream()
+                .filter(text -> pattern == null || pattern.matcher(text).matches())
+                .toList();
+        return fitting.isEmpty() ? column.example() : fitting.get(dice.nextInt(fitting.size()));
+    }
+}
