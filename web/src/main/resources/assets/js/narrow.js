@@ -4,14 +4,24 @@
 /** What was typed into which editor, and how far its list was scrolled; every change writes the editor anew. */
 const kept = { editor: "", text: "", top: 0 };
 
+/** Whoever types need not know how a name is accented; see SearchText on the server. */
+function folded(text) {
+  return text
+    .normalize("NFKD")
+    .replace(/\p{M}/gu, "")
+    .toLowerCase()
+    .replaceAll("ł", "l")
+    .replace(/(?<!\p{L})ال(?=\p{L}{2})/gu, "");
+}
+
 /** @param {HTMLInputElement} box */
 function narrow(box) {
-  const words = box.value.toLowerCase().split(/\s+/).filter(Boolean);
+  const words = folded(box.value).split(/\s+/).filter(Boolean);
   const fields = /** @type {HTMLElement[]} */ ([
     ...box.closest("fieldset").querySelectorAll(".field"),
   ]);
   for (const field of fields) {
-    const name = field.querySelector("label > span").textContent.toLowerCase();
+    const name = folded(field.querySelector("label > span").textContent);
     field.hidden = !words.every((word) => name.includes(word));
   }
   const left = fields.filter((field) => !field.hidden).length;

@@ -176,7 +176,7 @@ class WeekInTheBrowserTest {
         page.navigate(ledger.page("week?weave=1&want=TIDE 214, NUMB 112, GLAC 180m&closed=wed"));
 
         assertThat(page.locator(".weave .say")).hasText("No week holds all that you want.");
-        assertThat(page.locator(".why")).containsText("TIDE 214 cannot be had because of the free hours Wed");
+        assertThat(page.locator(".why")).containsText("TIDE 214 does not fit because of the free hours Wed");
         assertThat(page.locator(".why")).containsText("leave out TIDE 214");
         assertThat(page.locator(".why")).containsText("give up the free hours Wed");
         page.locator(".why").getByText("give up the free hours Wed").click();
@@ -187,7 +187,7 @@ class WeekInTheBrowserTest {
         page.getByLabel("Courses wanted").fill("GLAX 1, NUMB 112");
         page.locator(".weave .asks button").click();
         assertThat(page.locator(".weave [role=alert]"))
-                .containsText("“GLAX 1” is no course here: write its code or its title, as in");
+                .containsText("“GLAX 1” is not a course here. Write its code or its title, like");
         assertThat(page.getByLabel("Courses wanted")).hasValue("GLAX 1, NUMB 112");
     }
 
@@ -221,8 +221,7 @@ class WeekInTheBrowserTest {
 
         one.locator("#notes").fill("mine");
         one.getByText("Save the notes").click();
-        assertThat(one.locator("[role=alert]"))
-                .containsText("Another window has changed this plan since you opened it here.");
+        assertThat(one.locator("[role=alert]")).containsText("This plan was changed in another window.");
         assertThat(one.locator("[role=alert]")).containsText("MYCO 101 X1z removed");
         assertThat(one.locator("#entries")).hasText("40574");
         one.locator("#notes").fill("mine");

@@ -17,11 +17,10 @@ final class BodySize extends OncePerRequestFilter {
     private static final String DESK = "/desk/";
 
     private static final Refusal TOO_LONG = new Refusal(
-            "That is larger than anything that is taken in here.",
-            "Nothing was changed. A calendar file has at most 1 MB, a plan 64 KB.");
+            "That file or form is too large.", "Nothing was changed. A calendar file has at most 1 MB, a plan 64 KB.");
 
     private static final Refusal NO_LENGTH =
-            new Refusal("The request does not say how long it is.", "Nothing was changed. Browsers always say it.");
+            new Refusal("The request does not say how long it is.", "Nothing was changed.");
 
     private final Limits limits;
 

@@ -24,10 +24,10 @@ public class Limits {
 
     /** What is counted. */
     public enum Act {
-        VISIT("More new visitors come from your address than can be taken in at once."),
+        VISIT("Too many new visitors come from your address at once."),
         SIGN_IN("Somebody at your address has tried to sign in too often."),
-        UPLOAD("More files come from your address than can be read at once."),
-        WEAVE("More weeks are woven for your address than can be woven at once.");
+        UPLOAD("Too many files come from your address at once."),
+        WEAVE("Too many weeks are being woven for your address.");
 
         private final String sentence;
 

@@ -131,11 +131,11 @@ class BusyController {
             }
             if (hours().isEmpty()) {
                 faults.add(
-                        "“%s” to “%s” are no hours: they are written as 11:30 and 13:00, the second later than the first. What goes on over midnight is two busy times."
+                        "“%s” to “%s” are not hours. Write them like 11:30 and 13:00, the later one second. Enter what goes on over midnight as two busy times."
                                 .formatted(starts.strip(), ends.strip()));
             }
             if (!date.isBlank() && once().isEmpty()) {
-                faults.add("“%s” is no date: it is written as 2031-10-02.".formatted(date.strip()));
+                faults.add("“%s” is not a date. Write it like 2031-10-02.".formatted(date.strip()));
             }
             once().filter(single -> !years.contains(single))
                     .ifPresent(
@@ -233,7 +233,8 @@ class BusyController {
             return PlanChanges.tell(
                     told,
                     sent,
-                    "“%s” is no calendar file: those begin with BEGIN:VCALENDAR. Nothing was changed.".formatted(name));
+                    "“%s” is not a calendar file: one begins with BEGIN:VCALENDAR. Nothing was changed."
+                            .formatted(name));
         }
         BusyCalendar.Reading read = reading.get();
         return add(

@@ -12,12 +12,12 @@ final class NotKnown {
 
     private NotKnown() {}
 
-    /** "Not known here: whether what is asked before TIDE 214 T1 is met; whether TIDE 390d T1r may be taken." Empty where all is known. */
+    /** "Not known here: whether the prerequisites of TIDE 214 T1 are met; whether TIDE 390d T1r may be taken." Empty where all is known. */
     static String of(Judgement judgement) {
         List<String> parts = new ArrayList<>();
         String asking = names(asking(judgement, Verdict.UNKNOWN));
         if (!asking.isEmpty()) {
-            parts.add("whether what is asked before " + asking + " is met");
+            parts.add("whether the prerequisites of " + asking + " are met");
         }
         String supposed = names(asking(judgement, Verdict.SUPPOSED));
         if (!supposed.isEmpty()) {

@@ -190,7 +190,7 @@ final class ObstacleWords {
                                                     .choice() + ")");
         }
         if (obstacle instanceof Obstacle.SharedListing shared) {
-            return "%s and %s are one class posted under two subjects: credit counts once, under the subject that is registered for."
+            return "%s and %s are one class posted under two subjects: credit counts once, under the subject you register in."
                     .formatted(shared.one(), shared.other());
         }
         if (obstacle instanceof Obstacle.CreditOnce once) {

@@ -95,7 +95,7 @@ class PlanChanges {
             return tell(
                     told,
                     sent,
-                    "Another window has changed this plan since you opened it here.%s What you just did (%s) was not done: look at the plan as it is now, and do it again if you still want it."
+                    "This plan was changed in another window.%s Your change (%s) was not made. Look at the plan as it is now, and try again if you still want it."
                             .formatted(last, words));
         }
         return "redirect:" + sent.back();

@@ -55,7 +55,7 @@ final class WantedCourses {
             }
         }
         if (wants.size() > WeaveRequest.MOST_WANTS) {
-            faults.add("No more than %d courses can be woven at once, not %d."
+            faults.add("You can weave at most %d courses at once, not %d."
                     .formatted(WeaveRequest.MOST_WANTS, wants.size()));
             return List.of();
         }
@@ -102,7 +102,7 @@ final class WantedCourses {
         List<Course> named = named(typed);
         if (named.isEmpty()) {
             Course example = season.get(0).courses().get(0);
-            faults.add("“%s” is no course here: write its code or its title, as in %s or %s."
+            faults.add("“%s” is not a course here. Write its code or its title, like %s or %s."
                     .formatted(typed.strip(), example.written(), example.title()));
             return Optional.empty();
         }
@@ -146,7 +146,7 @@ final class WantedCourses {
                 .flatMap(section -> section.instructors().stream())
                 .map(Instructor::name)
                 .distinct()
-                .sorted()
+                .sorted(season.get(0).institution().nameOrder())
                 .limit(MOST_PEOPLE)
                 .toList();
     }

@@ -192,7 +192,7 @@ final class WeaveReading {
                             .findFirst());
             found.ifPresentOrElse(
                     sections::add,
-                    () -> faults.add("“%s” is no entry number of this season.".formatted(picked.entry())));
+                    () -> faults.add("No section of this season has the entry number “%s”.".formatted(picked.entry())));
         }
         return sections;
     }
@@ -202,9 +202,7 @@ final class WeaveReading {
         for (String text : parts(weave.closed())) {
             Optional<WeekHours> hours = WeekHours.parse(text);
             if (hours.isEmpty()) {
-                faults.add(
-                        "“%s” are no hours to keep free: they are written as fri, or as mon 9:00-12:00, on the five minutes."
-                                .formatted(text));
+                faults.add("“%s” are not hours. Write them like fri, or like mon 9:00-12:00.".formatted(text));
             }
             closed = closed.plus(hours.orElse(WeekHours.NONE));
         }

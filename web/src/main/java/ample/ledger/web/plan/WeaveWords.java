@@ -126,8 +126,8 @@ record WeaveWords(ClockStyle clock) {
         if (conflict.wants().size() == 1) {
             String want = want(conflict.wants().get(0));
             return because.isEmpty()
-                    ? want + " has no section that could be taken beside everything else you ask."
-                    : "%s cannot be had because of %s.".formatted(want, because);
+                    ? want + " has no section that fits everything else you ask for."
+                    : "%s does not fit because of %s.".formatted(want, because);
         }
         String wants = conflict.wants().stream().map(this::want).collect(Collectors.joining(" and "));
         return wants + " cannot go together" + (because.isEmpty() ? "." : "; they could without " + because + ".");
@@ -172,7 +172,7 @@ record WeaveWords(ClockStyle clock) {
                 .map(demand -> demand instanceof Demand.Want want
                         ? "leave out " + want(want)
                         : demand instanceof Demand.Seats
-                                ? "take full sections too, to wait for them"
+                                ? "include full sections that you can wait for"
                                 : "give up " + demand(demand))
                 .collect(Collectors.joining(", and "));
     }

@@ -63,7 +63,7 @@ final class AnswerWords {
         return switch (act) {
             case REGISTER, TAKE_UP -> "Done: you are registered.";
             case SWAP -> "Done: you have this one now.";
-            case DROP -> "Done: given up.";
+            case DROP -> "Done: dropped.";
             case WAIT -> "Done.";
         };
     }

@@ -108,7 +108,7 @@ final class CellWords {
                 .orElse(Evaluation.Verdict.UNKNOWN);
         String[] sentences = posted.stream().map(PostedPrerequisite::sentence).toArray(String[]::new);
         return worst == Evaluation.Verdict.UNKNOWN
-                ? Cell.plain("for people to judge", sentences)
+                ? Cell.plain("the department decides", sentences)
                 : Cell.met(worst == Evaluation.Verdict.PLANNED ? "taken beside" : worst.label(), sentences);
     }
 

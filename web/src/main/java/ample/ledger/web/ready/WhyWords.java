@@ -17,7 +17,7 @@ final class WhyWords {
             return "%s first: %s must be taken with it.".formatted(course(with.first()), course(with.then()));
         }
         if (why instanceof Why.Alongside beside) {
-            return "%s first: %s asks for it, and it may be taken beside."
+            return "%s first: %s needs it, and you may take both in the same term."
                     .formatted(course(beside.first()), course(beside.then()));
         }
         if (why instanceof Why.MakesRoom room) {

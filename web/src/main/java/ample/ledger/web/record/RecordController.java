@@ -3,6 +3,7 @@ package ample.ledger.web.record;
 import ample.ledger.core.requirement.RecordLines;
 import ample.ledger.core.schedule.Programme;
 import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.text.NameOrder;
 import ample.ledger.web.guard.Limits;
 import ample.ledger.web.guest.Keeping;
 import ample.ledger.web.guest.KeptRecord;
@@ -20,6 +21,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -138,12 +140,19 @@ class RecordController {
         return visits.of(request, Preferences.USUAL).registrar();
     }
 
+    private Locale language() {
+        return posted().stream()
+                .findFirst()
+                .map(schedule -> schedule.institution().language())
+                .orElse(Locale.ENGLISH);
+    }
+
     /** Those of all terms posted, each once, by name. */
     private List<Programme> programmes() {
         return posted().stream()
                 .flatMap(schedule -> schedule.lists().programmes().stream())
                 .distinct()
-                .sorted(Comparator.comparing(Programme::name))
+                .sorted(Comparator.comparing(Programme::name, NameOrder.of(language())))
                 .toList();
     }
 

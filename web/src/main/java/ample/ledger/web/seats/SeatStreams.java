@@ -92,7 +92,7 @@ class SeatStreams implements SmartLifecycle {
         if (byAddress.merge(listener.address(), 1, Integer::sum) > mostOfAddress) {
             leave(listener.address());
             throw new TooManyException(
-                    "Your address has as many pages open as are kept up to date.", Duration.ofSeconds(15));
+                    "Too many open pages at your address; this one is not kept up to date.", Duration.ofSeconds(15));
         }
         listeners.add(listener);
     }

@@ -260,7 +260,7 @@ public record SeatWords(
         String shared = twins.isEmpty()
                 ? ""
                 : ", shared with " + twins.stream().map(Section::toString).collect(Collectors.joining(", "));
-        lines.add(new Line("Room for" + shared, Words.number(seats.capacity())));
+        lines.add(new Line("Capacity" + shared, Words.number(seats.capacity())));
         lines.add(new Line("Enrolled", Words.less(seats.enrolled())));
         seats.held()
                 .forEach(held -> lines.add(new Line(

@@ -80,7 +80,7 @@ class HostileRequestsTest {
 
         HttpResponse<String> huge = visitor.upload("/autumn-2031/week/bring", "file", "x.json", "x".repeat(3_000_000));
         assertThat(huge.statusCode()).isEqualTo(413);
-        assertThat(huge.body()).contains("larger than anything that is taken in here");
+        assertThat(huge.body()).contains("file or form is too large");
     }
 
     /** Sixty busy times at the same hours, and as many sections: what was a page of 145 MB. */

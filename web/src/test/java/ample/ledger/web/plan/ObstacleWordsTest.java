@@ -41,7 +41,7 @@ class ObstacleWordsTest {
                 "TIDE 214 T1,RHET 205 T2|TIDE 214 T1 and RHET 205 T2 are held at the same time: 80 minutes shared, 7 times on Mondays, the first on Mon 8 Sep.",
                 "TIDE 214 T1,GLAC 240d F3e-a|From TIDE 214 T1 (until 12:20) to GLAC 240d F3e-a (from 13:00) it takes 55 minutes by shuttle, and there are 40: 13 times, the first on Wed 10 Sep.",
                 "NUMB 112 T1,NUMB 112 T2|NUMB 112 T1 and NUMB 112 T2 are the same course; one of them is enough.",
-                "GLAC 240d F3e,LIMN 244d F3e|GLAC 240d F3e and LIMN 244d F3e are one class posted under two subjects: credit counts once, under the subject that is registered for.",
+                "GLAC 240d F3e,LIMN 244d F3e|GLAC 240d F3e and LIMN 244d F3e are one class posted under two subjects: credit counts once, under the subject you register in.",
                 "LIMN 130 F1|LIMN 130 F1 needs a lab with it.",
                 "TIDE 214 T1-a|TIDE 214 T1-a goes only with a section of its course, and none is here.",
                 "TIDE 214 T1,TIDE 214 T2-a|TIDE 214 T2-a does not go with TIDE 214 T1: it belongs to another.",

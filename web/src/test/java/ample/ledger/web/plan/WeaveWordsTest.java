@@ -103,14 +103,12 @@ class WeaveWordsTest {
     static Stream<Arguments> whyThereIsNoneIsSaid() {
         return Stream.of(
                 Arguments.of(
-                        List.of(TIDE),
-                        List.of(),
-                        "TIDE 214 has no section that could be taken beside everything else you ask."),
+                        List.of(TIDE), List.of(), "TIDE 214 has no section that fits everything else you ask for."),
                 Arguments.of(List.of(TIDE, NUMB), List.of(), "TIDE 214 and NUMB 112 cannot go together."),
                 Arguments.of(
                         List.of(TIDE),
                         List.of(closed("mon:9:00-12:00"), closed("tue")),
-                        "TIDE 214 cannot be had because of the free hours Mon 9:00–12:00 and the free hours Tue."),
+                        "TIDE 214 does not fit because of the free hours Mon 9:00–12:00 and the free hours Tue."),
                 Arguments.of(
                         List.of(TIDE, NUMB),
                         List.of(new Demand.Busy(
@@ -123,7 +121,7 @@ class WeaveWordsTest {
                                 new Demand.Pinned(attendance("TIDE 214 T1")),
                                 new Demand.Refused(attendance("TIDE 214 T2")),
                                 new Demand.Brief()),
-                        "TIDE 214 or NUMB 112 cannot be had because of NUMB 112 T1 of your plan and keeping TIDE 214 T1"
+                        "TIDE 214 or NUMB 112 does not fit because of NUMB 112 T1 of your plan and keeping TIDE 214 T1"
                                 + " and refusing TIDE 214 T2 and the brief."));
     }
 

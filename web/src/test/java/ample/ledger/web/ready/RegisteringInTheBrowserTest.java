@@ -171,7 +171,7 @@ class RegisteringInTheBrowserTest {
 
         page.getByText("Drop or swap").click();
         page.getByText("Drop it now").click();
-        assertThat(page.locator(".told")).containsText("Done: given up.");
+        assertThat(page.locator(".told")).containsText("Done: dropped.");
         assertThat(page.locator(".says")).containsText("not registered in anything yet");
     }
 
@@ -235,7 +235,7 @@ class RegisteringInTheBrowserTest {
         page.navigate(ledger.root() + "/autumn-2031/registration");
         page.getByText("Drop or swap").click();
         page.getByText("Drop it now").click();
-        assertThat(page.locator(".told")).containsText("Done: given up.");
+        assertThat(page.locator(".told")).containsText("Done: dropped.");
     }
 
     /** The institution ends between asking and hearing, and comes back. */
@@ -298,6 +298,6 @@ class RegisteringInTheBrowserTest {
         assertThat(page.locator("#drop ~ ul .fails"))
                 .containsText("Over: Last day to drop with a full refund was Wed 17 Sep");
         page.getByText("Drop it now").click();
-        assertThat(page.locator(".told")).containsText("Done: given up.");
+        assertThat(page.locator(".told")).containsText("Done: dropped.");
     }
 }

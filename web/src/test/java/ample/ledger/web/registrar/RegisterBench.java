@@ -203,7 +203,7 @@ public final class RegisterBench {
             // Under its name nothing is asked twice.
             String id = id();
             String page = patiently(() -> screens.get(student).submit(id, List.of(request(student, round)), "/ready"));
-            if (!page.contains(round % 2 == 0 ? "Done: you are registered." : "Done: given up.")) {
+            if (!page.contains(round % 2 == 0 ? "Done: you are registered." : "Done: dropped.")) {
                 throw new IllegalStateException("Not done: " + page);
             }
         };

@@ -80,7 +80,7 @@ class SeatWordsTest {
                 .build();
 
         assertThat(of(one, Schedules.of(one, other)).account().get(0).label())
-                .isEqualTo("Room for, shared with LIMN 244d F3e");
+                .isEqualTo("Capacity, shared with LIMN 244d F3e");
     }
 
     private static void assertAddsUp(SeatWords words) {

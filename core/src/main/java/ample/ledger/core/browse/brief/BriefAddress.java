@@ -39,7 +39,7 @@ public final class BriefAddress {
             Optional<Condition> condition = topic.read(address);
             condition.map(said -> turned.contains(topic) ? new Not(said) : said).ifPresent(conditions::add);
             if (condition.isEmpty() && turned.contains(topic)) {
-                address.misread(Not.PARAMETER.name(), topic.code(), "There is no such condition here to turn round.");
+                address.misread(Not.PARAMETER.name(), topic.code(), "There is no such condition here.");
             }
         }
         return new Reading(new Brief(conditions), address.misreads());

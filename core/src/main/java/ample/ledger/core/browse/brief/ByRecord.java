@@ -55,7 +55,7 @@ final class ByRecord {
             return restricted(not.restriction(), not.known());
         }
         Reason.Before before = (Reason.Before) reason;
-        return before.judged().map(this::needs).orElse("asks what only people can judge");
+        return before.judged().map(this::needs).orElse("has a condition that the department judges");
     }
 
     private static String restricted(Restriction restriction, boolean known) {

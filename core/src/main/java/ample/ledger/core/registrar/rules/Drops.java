@@ -70,7 +70,7 @@ final class Drops {
                 .map(last -> Refusal.of(
                                 Reason.TOO_LATE_TO_DROP,
                                 Entry.of(one),
-                                "The last day to give up %s was %s.".formatted(one, last))
+                                "The last day to drop %s was %s.".formatted(one, last))
                         .when(last.plusDays(1).atStartOfDay()));
     }
 

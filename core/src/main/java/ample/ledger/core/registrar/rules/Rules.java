@@ -246,7 +246,7 @@ public final class Rules {
                         Entry.of(one),
                         asked.offer(one).isPresent()
                                 ? "A seat of %s is offered to you already.".formatted(one)
-                                : "You wait for %s already.".formatted(one)));
+                                : "You are on the waitlist of %s already.".formatted(one)));
             } else if (seats.forNewcomer(asked.book(), name, asked.who(), asked.now())
                     .isEmpty()) {
                 full = true;

@@ -162,7 +162,7 @@ record WhatGoes(Registrant who, List<Attendance> before, List<Attendance> after,
             return;
         }
         if (out.get() instanceof Obstacle.SharedListing) {
-            refusals.add(Refusal.of(Reason.TWIN, about, "%s and %s are one class.".formatted(one, other))
+            refusals.add(Refusal.of(Reason.TWIN, about, "%s and %s are the same class.".formatted(one, other))
                     .with(with));
         } else if (out.get() instanceof Obstacle.SameCourse) {
             refusals.add(Refusal.of(

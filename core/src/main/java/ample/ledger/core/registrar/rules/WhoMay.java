@@ -154,13 +154,13 @@ final class WhoMay {
                 Optional.of(Refusal.of(
                                 Reason.NEEDS_PERMISSION,
                                 Entry.of(section),
-                                "It takes a permission: %s".formatted(posted.sentence()))
+                                "You need permission: %s".formatted(posted.sentence()))
                         .what(posted.sentence()));
             case SUPPOSED, NOT_MET ->
                 Optional.of(Refusal.of(
                                 Reason.PREREQUISITE,
                                 Entry.of(section),
-                                "What must come before is not met: %s".formatted(posted.sentence()))
+                                "A prerequisite is not met: %s".formatted(posted.sentence()))
                         .what(posted.sentence()));
         };
     }
