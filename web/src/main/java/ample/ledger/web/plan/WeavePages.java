@@ -5,7 +5,6 @@ import ample.ledger.core.calendar.Days;
 import ample.ledger.core.calendar.WeekFrame;
 import ample.ledger.core.plan.Attendance;
 import ample.ledger.core.plan.PlannedWeek;
-import ample.ledger.core.plan.Stay;
 import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.CourseCode;
 import ample.ledger.core.schedule.SeasonCode;
@@ -16,7 +15,6 @@ import ample.ledger.core.weave.WeaveRequest;
 import ample.ledger.core.weave.Weaver;
 import ample.ledger.core.weave.Wish;
 import ample.ledger.web.guest.Kept;
-import ample.ledger.web.plan.WeavePage.Bar;
 import ample.ledger.web.plan.WeavePage.Choice;
 import ample.ledger.web.plan.WeavePage.Woven;
 import ample.ledger.web.term.Terms;
@@ -24,7 +22,6 @@ import ample.ledger.web.visit.Visit;
 import java.time.DayOfWeek;
 import java.time.LocalTime;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -36,10 +33,8 @@ import org.springframework.stereotype.Component;
 @Component
 class WeavePages {
 
-    private static final int DAY = 11;
     private static final int MOST_VARIANTS = 3;
     private static final int EXAMPLES = 3;
-    private static final int PICTURE = 128;
 
     /** So many wishes can be chosen at once; when all are, there is room for one more. */
     private static final int FEW_WISHES = 3;
@@ -154,13 +149,13 @@ class WeavePages {
             List<Weave> shown = woven.best().stream().limit(weave.most()).toList();
             boolean more = woven.best().size() > shown.size();
             Tones tones = new Tones(week, shown);
-            List<DayOfWeek> days = days(shown);
+            WeavePictures pictures = new WeavePictures(frame, week, shown, tones);
             return new Result(
                     page(
                             done.counted() ? "" : "Counting: %d %% done.".formatted(Math.round(share * 100)),
                             words.count(woven, done.counted()),
                             IntStream.range(0, shown.size())
-                                    .mapToObj(i -> woven(i + 1, shown.get(i), days, tones))
+                                    .mapToObj(i -> woven(i + 1, shown.get(i), pictures))
                                     .toList(),
                             more ? ask.weaving(weave.more()).address() + "#weave" : "",
                             done.why().stream()
@@ -182,7 +177,7 @@ class WeavePages {
             return new Choice(address, words.loosening(given), false);
         }
 
-        private Woven woven(int number, Weave found, List<DayOfWeek> days, Tones tones) {
+        private Woven woven(int number, Weave found, WeavePictures pictures) {
             List<Attendance> coming = found.sections();
             List<Attendance> leaving = week.attended().stream()
                     .filter(attendance -> !week.goingOn().contains(attendance))
@@ -194,15 +189,11 @@ class WeavePages {
             return new Woven(
                     number,
                     words.reasons(found, wants),
-                    bars(
-                            Stream.concat(
-                                            coming.stream(),
-                                            week.attended().stream()
-                                                    .filter(attendance -> !leaving.contains(attendance)))
-                                    .toList(),
-                            days,
-                            tones),
-                    days.size(),
+                    pictures.bars(Stream.concat(
+                                    coming.stream(),
+                                    week.attended().stream().filter(attendance -> !leaving.contains(attendance)))
+                            .toList()),
+                    pictures.days(),
                     ask.weaving(weave.showing(shown ? 0 : number)).address() + "#bands",
                     shown,
                     PlanTokens.of(leaving, ask.term()),
@@ -242,43 +233,6 @@ class WeavePages {
                     .flatMap(want -> want.courses().stream())
                     .map(Course::code)
                     .toList();
-        }
-
-        /** The days that the pictures show: those of the weekend only where some week has class on them. */
-        private List<DayOfWeek> days(List<Weave> shown) {
-            Days met = Stream.concat(
-                            week.attended().stream(), shown.stream().flatMap(weave -> weave.sections().stream()))
-                    .flatMap(attendance -> attendance.stays().stream())
-                    .filter(Reading::isDrawn)
-                    .map(Stay::days)
-                    .reduce(frame.form().workdays(), Days::plus);
-            return frame.form().inOrder(met);
-        }
-
-        private static boolean isDrawn(Stay stay) {
-            return !stay.exam() && stay.dates().size() > 1;
-        }
-
-        private List<Bar> bars(Collection<Attendance> sections, List<DayOfWeek> days, Tones tones) {
-            List<Bar> bars = new ArrayList<>();
-            for (Attendance attendance : sections) {
-                for (Stay stay : attendance.stays()) {
-                    if (isDrawn(stay)) {
-                        int x = offset(stay.time().startMinute());
-                        int width = Math.max(3, offset(stay.time().endMinute()) - x);
-                        String tone = tones.style(attendance);
-                        stay.days()
-                                .list()
-                                .forEach(day ->
-                                        bars.add(new Bar(x, days.indexOf(day) * (DAY + 2) + 1, width, DAY - 2, tone)));
-                    }
-                }
-            }
-            return bars;
-        }
-
-        private int offset(int minute) {
-            return (minute - frame.firstMinute()) * PICTURE / (frame.hours() * 60);
         }
 
         private WeavePage page(

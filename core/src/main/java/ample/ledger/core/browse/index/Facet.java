@@ -1,5 +1,6 @@
 package ample.ledger.core.browse.index;
 
+import static ample.ledger.core.browse.index.FacetCodes.asked;
 import static ample.ledger.core.browse.index.FacetCodes.building;
 import static ample.ledger.core.browse.index.FacetCodes.byRecord;
 import static ample.ledger.core.browse.index.FacetCodes.code;
@@ -46,16 +47,14 @@ import java.util.stream.Stream;
 public enum Facet {
     SUBJECT(
             Scope.COURSE,
-            "subject",
-            "Codes of subjects, separated by commas",
+            asked("subject", "Codes of subjects, separated by commas"),
             "subjects",
             "in",
             ofCourse((course, schedule) -> Stream.of(course.code().subject())),
             schedule -> named(schedule.subjects(), Subject::code, Subject::name)),
     DEPARTMENT(
             Scope.COURSE,
-            "department",
-            "Codes of departments",
+            asked("department", "Codes of departments"),
             "departments",
             "given by",
             ofCourse((course, schedule) ->
@@ -63,16 +62,14 @@ public enum Facet {
             schedule -> named(schedule.lists().departments(), Department::code, Department::name)),
     PROGRAMME(
             Scope.COURSE,
-            "programme",
-            "Codes of degree programmes; all: before them asks for every one",
+            asked("programme", "Codes of degree programmes; all: before them asks for every one"),
             "programmes",
             "part of",
             ofCourse((course, schedule) -> course.programmes().stream()),
             schedule -> named(schedule.lists().programmes(), Programme::code, Programme::name)),
     LEVEL(
             Scope.COURSE,
-            "level",
-            "Years of study",
+            asked("level", "Years of study"),
             "levels",
             "of level",
             ofCourse((course, schedule) -> Stream.of(String.valueOf(course.level()))),
@@ -84,8 +81,7 @@ public enum Facet {
                     .map(level -> new Value(level, level))),
     CREDITS(
             Scope.COURSE,
-            "credits",
-            "Numbers of credits, or a range",
+            asked("credits", "Numbers of credits, or a range"),
             "numbers of credits",
             "worth",
             ofCourse((course, schedule) -> Stream.of(code(course.credits()))),
@@ -96,8 +92,7 @@ public enum Facet {
                     .map(credits -> new Value(credits, credits.equals("1") ? "1 credit" : credits + " credits"))),
     REQUIREMENT(
             Scope.COURSE,
-            "toward",
-            "Codes of requirements; all: before them asks for every one",
+            asked("toward", "Codes of requirements; all: before them asks for every one"),
             "requirements",
             "counting toward",
             ofCourse((course, schedule) -> course.requirements().stream()),
@@ -105,8 +100,7 @@ public enum Facet {
     /** By the record of who asks. */
     STILL_OWED(
             Scope.COURSE,
-            "owed",
-            "Whether the course counts toward a requirement still owed",
+            asked("owed", "Whether the course counts toward a requirement still owed"),
             "answers",
             "",
             byRecord((section, reading) -> reading.stillOwed(section.course())),
@@ -114,8 +108,7 @@ public enum Facet {
     /** Whether something must come before the course. */
     PREREQUISITE(
             Scope.COURSE,
-            "needs",
-            "Whether the course has a prerequisite",
+            asked("needs", "Whether the course has a prerequisite"),
             "kinds of course",
             "with",
             ofCourse((course, schedule) ->
@@ -125,8 +118,7 @@ public enum Facet {
     /** What it mainly is, and what its meetings are. */
     KIND(
             Scope.SECTION,
-            "kind",
-            "Kinds of section or meeting",
+            asked("kind", "Kinds of section or meeting"),
             "kinds",
             "of kind",
             ofSection(section -> Stream.concat(
@@ -138,8 +130,7 @@ public enum Facet {
                     .map(kind -> new Value(kind.code(), schedule.kindName(kind).toLowerCase(Locale.ROOT)))),
     INSTRUCTOR(
             Scope.SECTION,
-            "instructor",
-            "Codes of people; to-be-announced where nobody is named",
+            asked("instructor", "Codes of people; to-be-announced where nobody is named"),
             "instructors",
             "taught by",
             ofSection(section -> section.instructors().isEmpty()
@@ -154,8 +145,7 @@ public enum Facet {
                     .map(person -> new Value(person.code(), person.name())))),
     BUILDING(
             Scope.SECTION,
-            "building",
-            "Codes of buildings",
+            asked("building", "Codes of buildings"),
             "buildings",
             "meeting in",
             ofSection(section -> section.meetings().stream()
@@ -174,8 +164,7 @@ public enum Facet {
                     .map(building -> new Value(building.code(), building.name())))),
     CAMPUS(
             Scope.SET,
-            "at",
-            "Codes of campuses",
+            asked("at", "Codes of campuses"),
             "campuses",
             "at",
             ofSection(section -> Stream.of(section.campus().code().text())),
@@ -183,8 +172,7 @@ public enum Facet {
     /** As the span is called; its dates are asked for by themselves. */
     SPAN(
             Scope.SET,
-            "span",
-            "Codes of spans",
+            asked("span", "Codes of spans"),
             "spans",
             "running",
             ofSection(section -> Stream.of(section.span().code())),
@@ -199,16 +187,14 @@ public enum Facet {
     /** As the meetings say. */
     DELIVERY(
             Scope.SET,
-            "delivery",
-            "How it is taught",
+            asked("delivery", "How it is taught"),
             "deliveries",
             "taught",
             ofSection(section -> Stream.of(section.delivery().code())),
             valuesOf(Delivery.values(), Delivery::label)),
     LANGUAGE(
             Scope.SET,
-            "language",
-            "Languages, as BCP 47 tags",
+            asked("language", "Languages, as BCP 47 tags"),
             "languages",
             "held in",
             ofSection(section -> Stream.of(section.language().toLanguageTag())),
@@ -220,8 +206,7 @@ public enum Facet {
     /** By the record of who asks and by what is asked, whatever the seats are. */
     MAY_TAKE(
             Scope.SECTION,
-            "may",
-            "Whether one may take it, by one’s record",
+            asked("may", "Whether one may take it, by one’s record"),
             "answers",
             "that",
             byRecord((section, reading) -> reading.mayTake(section).may()),
@@ -229,16 +214,14 @@ public enum Facet {
     /** What stands of the course on the record of who asks. */
     ON_RECORD(
             Scope.COURSE,
-            "record",
-            "What stands of the course on one’s record",
+            asked("record", "What stands of the course on one’s record"),
             "answers",
             "",
             byRecord((section, reading) -> reading.onRecord(section.course())),
             valuesOf(OnRecord.values(), OnRecord::label)),
     MATERIALS(
             Scope.SET,
-            "materials",
-            "Whether course materials are free or paid",
+            asked("materials", "Whether course materials are free or paid"),
             "kinds of materials",
             "with",
             ofSection(section -> Stream.of(section.freeMaterials() ? "free" : "paid")),
@@ -246,8 +229,7 @@ public enum Facet {
     /** As it stands for who asks, at that moment. A section whose companions are full may be open itself. */
     STATUS(
             Scope.SECTION,
-            "status",
-            "How it stands",
+            asked("status", "How it stands"),
             "statuses",
             "now",
             ofMoment(),
@@ -287,20 +269,15 @@ public enum Facet {
         ALL
     }
 
-    /**
-     * @param parameter its name in an address
-     * @param meaning of what stands there, a phrase with a capital
-     */
     Facet(
             Scope scope,
-            String parameter,
-            String meaning,
+            FacetCodes.Asked asked,
             String plural,
             String lead,
             FacetCodes.Source source,
             Function<Schedule, Stream<Value>> values) {
         this.scope = scope;
-        this.parameter = new Parameter(parameter, meaning, this::example);
+        this.parameter = new Parameter(asked.name(), asked.meaning(), this::example);
         this.plural = plural;
         this.lead = lead;
         this.source = source;

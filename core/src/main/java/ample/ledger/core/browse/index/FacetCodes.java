@@ -22,6 +22,18 @@ final class FacetCodes {
 
     private FacetCodes() {}
 
+    /**
+     * How an address asks for a facet.
+     *
+     * @param name of the parameter
+     * @param meaning of what stands there, a phrase with a capital
+     */
+    record Asked(String name, String meaning) {}
+
+    static Asked asked(String name, String meaning) {
+        return new Asked(name, meaning);
+    }
+
     /** Which values a section has, by their codes. */
     interface Codes {
         Stream<String> of(Section section, Schedule schedule);

@@ -30,6 +30,7 @@ public final class QuickFind {
     private final List<TermIndex> indexes;
     private final Vocabulary vocabulary;
     private final QuickWords words;
+    private final QuickSuggestions suggestions;
 
     public QuickFind(TermIndex index) {
         this(List.of(index), index.vocabulary());
@@ -44,6 +45,7 @@ public final class QuickFind {
         this.indexes = List.copyOf(indexes);
         this.vocabulary = vocabulary;
         this.words = new QuickWords(vocabulary);
+        this.suggestions = new QuickSuggestions(vocabulary);
     }
 
     /**
@@ -194,6 +196,6 @@ public final class QuickFind {
 
     /** Subjects, courses, people and entry numbers that the end of {@code text} begins; at most {@code most} of them. */
     public List<Suggestion> suggest(String text, int most) {
-        return words.suggest(text.length() > LONGEST ? text.substring(0, LONGEST) : text, most);
+        return suggestions.suggest(text.length() > LONGEST ? text.substring(0, LONGEST) : text, most);
     }
 }
