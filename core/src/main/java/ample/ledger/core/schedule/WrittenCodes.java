@@ -57,7 +57,7 @@ public record WrittenCodes(List<Schedule> posted) {
                 .findFirst();
     }
 
-    /** The grade that {@code text} is: of the scale of who posts the course, or else of the first that has it. */
+    /** The grade that {@code text} is: of the scale of who posts the course, or else of the first that has it; where nothing is posted, a letter. */
     public Optional<Grade> grade(CourseCode course, String text) {
         return posted.stream()
                 .filter(schedule -> schedule.course(course).isPresent())
@@ -66,7 +66,8 @@ public record WrittenCodes(List<Schedule> posted) {
                 .orElse(posted)
                 .stream()
                 .flatMap(schedule -> schedule.institution().grades().parse(text).stream())
-                .findFirst();
+                .findFirst()
+                .or(() -> posted.isEmpty() ? GradeScale.LETTERS.parse(text) : Optional.empty());
     }
 
     /** A course and grades, as examples for people. */
