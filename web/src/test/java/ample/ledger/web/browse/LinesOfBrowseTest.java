@@ -28,7 +28,7 @@ class LinesOfBrowseTest {
 
         assertThat(visitor.get("/autumn-2031/browse?entry=40220").body()).contains("the same class as LIMN 244d F3e");
         assertThat(visitor.get("/autumn-2031/section/40220").body())
-                .contains(">GLAC 240d F3e</b> is the code in words");
+                .contains(">GLAC 240d F3e</b> is the code, explained part by part");
     }
 
     @Test
