@@ -15,6 +15,7 @@ import ample.ledger.core.browse.brief.Timed;
 import ample.ledger.core.browse.brief.Topic;
 import ample.ledger.core.browse.index.Facet;
 import ample.ledger.core.calendar.ClockTime;
+import ample.ledger.core.calendar.WeekHours;
 import java.io.IOException;
 import java.io.StringReader;
 import java.nio.file.Files;
@@ -36,12 +37,12 @@ import java.util.stream.IntStream;
 import org.postgresql.PGConnection;
 
 /**
- * PostgreSQL or DuckDB, given the same rows: facets as bit masks, hours as eleven words of a bitmap, seats counted over
+ * PostgreSQL or DuckDB, given the same rows: facets as bit masks, hours as words of a bitmap, seats counted over
  * companions beforehand. One statement answers a brief; the conditions are looked at once for each row.
  */
 final class SqlPeer {
 
-    private static final int WEEK_WORDS = 11;
+    private static final int WEEK_WORDS = (WeekHours.CELLS + 63) / 64;
     private static final int MOST_CONDITIONS = 8;
     private static final int COLUMNS = 2 * MOST_CONDITIONS + 1;
     private static final Set<Topic> HOURS = Set.of(Topic.DAYS, Topic.TIMES, Topic.CLOSED);
