@@ -19,7 +19,7 @@ import org.junit.jupiter.api.extension.ParameterResolver;
 import org.springframework.boot.SpringApplication;
 
 /**
- * The application under test: started once for all tests, as it really starts, on a free port, with the demo posted to a
+ * The application under test: started once for all tests but those with a ledger of their own ({@link OwnLedger}), as it really starts, on a free port, with the demo posted to a
  * database of its own and the clock at the demo's moment. Tests take it as a parameter.
  */
 public final class RunningLedger implements BeforeAllCallback, ParameterResolver {
@@ -90,9 +90,11 @@ public final class RunningLedger implements BeforeAllCallback, ParameterResolver
     }
 
     private static Started started(ExtensionContext context) {
-        return context.getRoot()
+        boolean own = context.getRequiredTestClass().isAnnotationPresent(OwnLedger.class);
+        // What is kept for a class is found for its methods too, and closed with it.
+        return (own ? context : context.getRoot())
                 .getStore(ExtensionContext.Namespace.create(RunningLedger.class))
-                .getOrComputeIfAbsent(Started.class, type -> start(), Started.class);
+                .getOrComputeIfAbsent(own ? OwnLedger.class : Started.class, type -> start(), Started.class);
     }
 
     private static Started start() {

@@ -26,6 +26,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 
 /** What reaches beyond one term's posting: its season, other terms, earlier editions, and the registrar. */
+@OwnLedger
 @ExtendWith({RunningLedger.class, InChromium.class})
 class SystemInTheBrowserTest {
 
@@ -42,6 +43,25 @@ class SystemInTheBrowserTest {
                         "desk",
                         NOW);
         ledger.awaitTerm("quarter-autumn-2031");
+    }
+
+    /** Whoever has looked at another term than the usual one begins there the next time; others get no cookie. */
+    @Test
+    void theFirstPageIsTheTermLookedAtLast(Ledger ledger) throws Exception {
+        LedgerInstance.Visitor visitor = new LedgerInstance.Visitor(ledger.root());
+        // Of the two colleges posted here, the quarter's has more sections.
+        assertThat(begins(visitor)).endsWith("/quarter-autumn-2031/browse");
+        assertThat(visitor.get("/quarter-autumn-2031/browse").headers().firstValue("set-cookie"))
+                .isEmpty();
+
+        visitor.get("/season/autumn-2031/browse");
+        assertThat(begins(visitor)).endsWith("/season/autumn-2031/browse");
+        visitor.get("/autumn-2031/browse");
+        assertThat(begins(visitor)).endsWith("/autumn-2031/browse");
+    }
+
+    private static String begins(LedgerInstance.Visitor visitor) throws Exception {
+        return visitor.get("/").headers().firstValue("location").orElseThrow();
     }
 
     @Test

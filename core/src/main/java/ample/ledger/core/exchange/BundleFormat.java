@@ -44,9 +44,14 @@ public final class BundleFormat {
 
     /** The descriptor as it travels in every bundle. */
     public static String descriptorText() {
-        try (InputStream in = BundleFormat.class.getResourceAsStream(DESCRIPTOR)) {
+        return text(DESCRIPTOR);
+    }
+
+    /** A text that the program brings along beside this class. */
+    static String text(String name) {
+        try (InputStream in = BundleFormat.class.getResourceAsStream(name)) {
             if (in == null) {
-                throw new IllegalStateException(DESCRIPTOR + " is missing from the program");
+                throw new IllegalStateException(name + " is missing from the program");
             }
             return new String(in.readAllBytes(), StandardCharsets.UTF_8);
         } catch (IOException e) {

@@ -1,9 +1,6 @@
 package ample.ledger.core.exchange;
 
 import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Map;
@@ -33,7 +30,7 @@ public final class ExampleBundle {
     private static Map<String, String> rows() {
         Map<String, String> rows = new TreeMap<>();
         String table = "";
-        for (String line : text().lines().toList()) {
+        for (String line : BundleFormat.text(ROWS).lines().toList()) {
             if (line.startsWith(TABLE)) {
                 table = line.substring(TABLE.length());
             } else if (!line.isBlank()) {
@@ -41,17 +38,6 @@ public final class ExampleBundle {
             }
         }
         return rows;
-    }
-
-    private static String text() {
-        try (InputStream in = ExampleBundle.class.getResourceAsStream(ROWS)) {
-            if (in == null) {
-                throw new IllegalStateException(ROWS + " is missing from the program");
-            }
-            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
     }
 
     /** Writes it into a folder that is empty or not there yet, the one argument. */

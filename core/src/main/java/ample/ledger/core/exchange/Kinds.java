@@ -3,11 +3,10 @@ package ample.ledger.core.exchange;
 import ample.ledger.core.schedule.Coded;
 import ample.ledger.core.schedule.Kind;
 import ample.ledger.core.schedule.OwnKind;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Function;
-import java.util.stream.Collectors;
 
 /** The kinds that sections, meetings and companions name: the institution's own, and those that every bundle knows. */
 final class Kinds {
@@ -15,12 +14,12 @@ final class Kinds {
     private final Map<String, OwnKind> own;
 
     Kinds(RowsToAssemble rows) {
-        own = rows.each("kinds", Kinds::ownKind).stream().collect(Collectors.toMap(OwnKind::code, Function.identity()));
+        own = rows.byKey("kinds", row -> row.text("kind"), Kinds::ownKind);
     }
 
-    /** The institution's own. */
-    Map<String, OwnKind> own() {
-        return Map.copyOf(own);
+    /** The institution's own, in the order posted. */
+    List<OwnKind> own() {
+        return List.copyOf(own.values());
     }
 
     /** What a cell names; a row that names a faulty one is passed over, since that is reported there. */

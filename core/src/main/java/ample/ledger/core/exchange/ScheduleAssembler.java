@@ -110,9 +110,7 @@ final class ScheduleAssembler {
                 rows.each("openings", ScheduleAssembler::opening),
                 rows.each("loads", ScheduleAssembler::loadRule),
                 rows.each("journeys", ScheduleAssembler::journey),
-                rows.of("kinds").stream()
-                        .flatMap(row -> Optional.ofNullable(kinds.own().get(row.text("kind"))).stream())
-                        .toList());
+                kinds.own());
         rows.each("subject_notes", ScheduleAssembler::subjectNote);
         CodeKey codeKey = codeKey();
         stopIfFaulty();

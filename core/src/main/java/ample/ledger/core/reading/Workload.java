@@ -73,7 +73,7 @@ public record Workload(BigDecimal classMinutes, int weeks, BigDecimal credits, C
         return hoursAWeek(studyMinutes(worth.mostHours(credits)), 1);
     }
 
-    /** Hours of study a week at least, with so many digits behind the point, to be added up. */
+    /** As {@link #leastStudyAWeek()}, with more digits behind the point than one, for sums. */
     public BigDecimal leastStudyAWeek(int digits) {
         return hoursAWeek(studyMinutes(worth.leastHours(credits)), digits);
     }

@@ -52,14 +52,14 @@ public record CreditWorth(Unit unit, BigDecimal leastHours, BigDecimal mostHours
         }
     }
 
-    /** Hours of work in all, class and study together, that so many credits stand for at least. */
-    public BigDecimal leastHours(BigDecimal credits) {
-        return credits.multiply(leastHours);
-    }
-
     /** Whether it is given as a range. */
     public boolean isRange() {
         return leastHours.compareTo(mostHours) != 0;
+    }
+
+    /** The hours of class and study that these credits stand for at least. */
+    public BigDecimal leastHours(BigDecimal credits) {
+        return credits.multiply(leastHours);
     }
 
     /** The same at most. */

@@ -1,14 +1,16 @@
 package ample.ledger.core.schedule;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
  * The grades of an institution.
  *
- * @param steps in no particular order
+ * @param steps the best first; those of one position by what is written
  */
 public record GradeScale(List<Step> steps) {
 
@@ -28,7 +30,9 @@ public record GradeScale(List<Step> steps) {
     public record Step(String text, int position, boolean passes) {}
 
     public GradeScale {
-        steps = List.copyOf(steps);
+        steps = steps.stream()
+                .sorted(Comparator.comparingInt(Step::position).thenComparing(Step::text))
+                .toList();
     }
 
     /** The grade that {@code text} writes, in any case; what stands behind a slash may be left out, as in 16 for 16/20. */
@@ -49,23 +53,19 @@ public record GradeScale(List<Step> steps) {
                 .replace(" ", "");
     }
 
-    /** The best, the least that passes and the worst, as examples for people: "A+, D- or F". */
+    /** The best, the least that passes and the worst, as examples for people: "A+, D-, F". */
     public String examples() {
-        return String.join(
-                ", ",
-                Stream.of(best(steps.stream()), worst(steps.stream().filter(Step::passes)), worst(steps.stream()))
-                        .flatMap(Optional::stream)
-                        .map(Step::text)
-                        .distinct()
-                        .toList());
+        return Stream.of(steps.stream().limit(1), worst(steps.stream().filter(Step::passes)), worst(steps.stream()))
+                .flatMap(some -> some)
+                .map(Step::text)
+                .distinct()
+                .collect(Collectors.joining(", "));
     }
 
-    private static Optional<Step> best(Stream<Step> some) {
-        return some.reduce((one, other) -> other.position() < one.position() ? other : one);
-    }
-
-    private static Optional<Step> worst(Stream<Step> some) {
-        return some.reduce((one, other) -> other.position() > one.position() ? other : one);
+    private static Stream<Step> worst(Stream<Step> some) {
+        return some
+                .max(Comparator.comparingInt(Step::position).thenComparing(Step::text, Comparator.reverseOrder()))
+                .stream();
     }
 
     private static GradeScale letters() {

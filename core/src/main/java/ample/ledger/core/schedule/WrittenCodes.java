@@ -70,7 +70,7 @@ public record WrittenCodes(List<Schedule> posted) {
                 .or(() -> posted.isEmpty() ? GradeScale.LETTERS.parse(text) : Optional.empty());
     }
 
-    /** A course and grades, as examples for people. */
+    /** The schedule whose courses and grades serve people as examples; empty where nothing is posted. */
     public Optional<Schedule> first() {
         return posted.stream().findFirst();
     }
