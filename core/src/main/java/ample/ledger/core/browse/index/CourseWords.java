@@ -97,14 +97,17 @@ public final class CourseWords {
         return having;
     }
 
-    /** The words of {@code text}, in order, as {@link SearchText} folds them. */
+    /**
+     * The words of {@code text}, in order, as {@link SearchText} folds them. Folded before it is split: a sign such as “⒣” is no word, but
+     * has one when it is folded.
+     */
     public static List<String> tokens(String text) {
         List<String> tokens = new ArrayList<>();
-        try (TokenStream stream = ANALYZER.tokenStream("", text)) {
+        try (TokenStream stream = ANALYZER.tokenStream("", SearchText.folded(text))) {
             CharTermAttribute term = stream.addAttribute(CharTermAttribute.class);
             stream.reset();
             while (stream.incrementToken()) {
-                tokens.add(SearchText.folded(term.toString()));
+                tokens.add(term.toString());
             }
             stream.end();
         } catch (IOException e) {

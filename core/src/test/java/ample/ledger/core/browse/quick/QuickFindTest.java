@@ -20,6 +20,7 @@ import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvFileSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class QuickFindTest {
 
@@ -103,6 +104,13 @@ class QuickFindTest {
 
     @Property(tries = 3000, shrinking = ShrinkingMode.OFF)
     void neverFails(@ForAll @StringLength(max = 400) String text) {
+        check(text);
+    }
+
+    /** Signs that Unicode takes apart into letters and others are read as those letters. */
+    @ParameterizedTest
+    @ValueSource(strings = {"⒣", "not ⒯", "Ⓦ ㏀ ﷺ", "about ⒜⒝"})
+    void neverFailsOnSignsMadeOfLetters(String text) {
         check(text);
     }
 
