@@ -26,7 +26,7 @@ final class CompanionsOutOfReach {
     private static String sentence(Schedule schedule, Section companion) {
         List<Section> leads = leads(schedule, companion);
         return leads.isEmpty()
-                ? "Nothing is posted that it could be taken with."
+                ? "Nothing is posted that it can be taken with."
                 : "It meets in the time of " + leads.stream().map(Section::code).collect(Collectors.joining(", "))
                         + ".";
     }

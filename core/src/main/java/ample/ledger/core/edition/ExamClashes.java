@@ -49,7 +49,7 @@ final class ExamClashes {
             clash(section, companion)
                     .ifPresent(exam -> warnings.add(Warning.ofSections(
                             Warning.Kind.EXAM_CLASH,
-                            sentence("They are taken together, and examined at once", exam),
+                            sentence("They are taken together, and their exams are at once", exam),
                             section,
                             companion)));
         }
@@ -64,7 +64,7 @@ final class ExamClashes {
                                 .map(exam -> Warning.ofCourses(
                                         Warning.Kind.EXAM_CLASH,
                                         sentence(
-                                                "They are taken together, and all their sections are examined at once",
+                                                "They are taken together, and the exams of all their sections are at once",
                                                 exam),
                                         List.of(course, other)))));
     }

@@ -22,6 +22,9 @@ public record SectionChange(What what, Optional<Section> before) {
         SPAN,
         /** Another room, building, campus, or online instead. */
         PLACE,
-        PEOPLE
+        PEOPLE,
+        FEWER_SEATS,
+        /** Somebody may no longer take it. */
+        RESTRICTED
     }
 }

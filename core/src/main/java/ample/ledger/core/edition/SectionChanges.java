@@ -3,19 +3,22 @@ package ample.ledger.core.edition;
 import ample.ledger.core.edition.SectionChange.What;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Meeting;
+import ample.ledger.core.schedule.Restriction;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 
 /**
- * Two editions of one term compared: what is different of each section that the later one posts. How seats stand is no
- * difference; they change all the time.
+ * Two editions of one term compared: what is different of each section that the later one posts. How many seats
+ * are taken is no difference; that changes all the time.
  */
 public final class SectionChanges {
 
@@ -61,9 +64,21 @@ public final class SectionChanges {
         if (differ(before, now, Section::instructors)) {
             what.add(What.PEOPLE);
         }
+        if (now.pool().capacity() < before.pool().capacity()) {
+            what.add(What.FEWER_SEATS);
+        }
+        if (!restrictions(before).containsAll(restrictions(now))) {
+            what.add(What.RESTRICTED);
+        }
         return what.stream()
                 .map(each -> new SectionChange(each, Optional.of(before)))
                 .toList();
+    }
+
+    private static Set<Restriction> restrictions(Section section) {
+        Set<Restriction> all = new HashSet<>(section.restrictions());
+        all.addAll(section.course().rules().restrictions());
+        return all;
     }
 
     private static boolean differ(Section before, Section now, Function<Section, Object> of) {

@@ -27,12 +27,11 @@ public record Warning(Kind kind, String table, List<String> keys, String about, 
 
     /** What is found, and why it matters. */
     public enum Kind {
-        ROOM_TWICE("Two sections in one room at once", "One of them will stand in the corridor."),
+        ROOM_TWICE("Two sections in one room at once", "Two classes are to meet in this room at the same time."),
         PERSON_TWICE("One person in two places at once", "One of the classes will have nobody to teach it."),
-        EXAM_CLASH("Exams at once that go together", "Whoever takes the course cannot sit both."),
+        EXAM_CLASH("Exams at once that go together", "A student of the course cannot sit both."),
         CLASS_DURING_EXAM(
-                "A class during an exam of its own",
-                "Who sits the exam misses the class, or looks for a class that is not held."),
+                "A class during an exam of its own", "Students miss the class, or go to a class that is not held."),
         EXAM_FAR_OFF(
                 "An exam far outside its term", "Students will have gone; probably a year or a month is mistyped."),
         COMPANION_OUT_OF_REACH(
@@ -40,9 +39,10 @@ public record Warning(Kind kind, String table, List<String> keys, String about, 
                 "Nobody can take it, and its seats stay empty."),
         DELIVERY_CONTRADICTED(
                 "Declared delivery against the meetings", "Students who filter by delivery are shown the meetings."),
-        CODE_NOT_EXPLAINED("A code that the key does not explain", "Students cannot tell what the letter stands for."),
+        CODE_NOT_EXPLAINED("A code that the key does not explain", "Students cannot tell what the letter means."),
         OUTSIDE_SPAN(
-                "A meeting outside the dates of its span", "It is easily missed, and dates that bind leave it out."),
+                "A meeting outside the dates of its span",
+                "Students easily miss it, and dates that bind do not count it."),
         HELD_BEYOND_CAPACITY("More seats held than there are", "No seat will show as open to anybody."),
         REQUIREMENT_NOT_OFFERED(
                 "A requirement that nothing counts toward", "Students who still owe it find nothing this term."),
@@ -105,9 +105,12 @@ public record Warning(Kind kind, String table, List<String> keys, String about, 
                 .toList();
     }
 
-    /** Those rows in words: "sections.csv, rows 12 and 15". */
+    /** Those rows in words: "sections.csv, rows 12 and 15"; by their keys where the rows of a stored edition have no lines. */
     public String where(BundleTables tables) {
         List<Integer> lines = lines(tables);
+        if (lines.contains(0)) {
+            return "%s.csv, %s".formatted(table, String.join(" and ", keys));
+        }
         return "%s.csv, %s %s"
                 .formatted(
                         table,

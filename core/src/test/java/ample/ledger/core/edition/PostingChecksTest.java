@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.groups.Tuple.tuple;
 
 import ample.ledger.core.edition.Warning.Kind;
+import ample.ledger.core.exchange.BundleTable;
+import ample.ledger.core.exchange.BundleTables;
 import ample.ledger.core.exchange.ScheduleBundle;
 import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.core.fixtures.SectionBuilder;
@@ -13,6 +15,7 @@ import ample.ledger.core.schedule.Section;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
@@ -82,8 +85,7 @@ class PostingChecksTest {
         assertThat(warnings(lead, other, lab.companion("lab", Optional.of("40102"))))
                 .containsExactly("COMPANION_OUT_OF_REACH: LIMN 130 L-a: It meets in the time of T2.");
         assertThat(warnings(lead, other.cancelled(), lab.companion("lab", Optional.of("40102"))))
-                .containsExactly(
-                        "COMPANION_OUT_OF_REACH: LIMN 130 L-a: Nothing is posted that it could be taken with.");
+                .containsExactly("COMPANION_OUT_OF_REACH: LIMN 130 L-a: Nothing is posted that it can be taken with.");
     }
 
     @Test
@@ -93,8 +95,8 @@ class PostingChecksTest {
         var later = section("NUMB 210").entry("40103").code("T2").exam(SATURDAY, "14:00-16:00");
 
         assertThat(warnings(tides, rates))
-                .containsExactly("EXAM_CLASH: TIDE 214, NUMB 210: They are taken together, and all their sections are"
-                        + " examined at once, on Sat 20 Sep at 09:00.");
+                .containsExactly("EXAM_CLASH: TIDE 214, NUMB 210: They are taken together, and the exams of all"
+                        + " their sections are at once, on Sat 20 Sep at 09:00.");
         assertThat(warnings(tides, rates, later)).as("T2 goes with it").isEmpty();
     }
 
@@ -108,8 +110,8 @@ class PostingChecksTest {
                                 .companion("lab", Optional.empty())
                                 .examIn("204")
                                 .exam(SATURDAY, "11:30-12:30")))
-                .containsExactly("EXAM_CLASH: LIMN 130 T1 and LIMN 130 L-a: They are taken together, and examined at"
-                        + " once, on Sat 20 Sep at 09:00.");
+                .containsExactly("EXAM_CLASH: LIMN 130 T1 and LIMN 130 L-a: They are taken together, and their"
+                        + " exams are at once, on Sat 20 Sep at 09:00.");
     }
 
     @Test
@@ -173,6 +175,18 @@ class PostingChecksTest {
                         .toList())
                 .hasSize(2);
         assertThat(warning.where(kernel.tables())).matches("sections\\.csv, rows [0-9]+ and [0-9]+");
+        assertThat(warning.where(withoutLines(kernel.tables())))
+                .isEqualTo(
+                        "sections.csv, %s and %s",
+                        two[0].entry().digits(), two[1].entry().digits());
+    }
+
+    /** The sections as they come from a database. */
+    private static BundleTables withoutLines(BundleTables tables) {
+        List<BundleTable.Row> rows = tables.rows("sections").stream()
+                .map(row -> new BundleTable.Row(row.schema(), 0, row.cells()))
+                .toList();
+        return new BundleTables(Map.of("sections", new BundleTable(rows.get(0).schema(), rows)));
     }
 
     @Test

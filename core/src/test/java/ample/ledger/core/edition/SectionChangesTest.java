@@ -37,6 +37,8 @@ class SectionChangesTest {
                 change(List.of(), section -> section.seats(30, 29, 4)),
                 change(List.of(What.CANCELLED), SectionBuilder::cancelled),
                 change(List.of(What.RENAMED), section -> section.titled("Estuaries")),
+                change(List.of(What.FEWER_SEATS), section -> section.seats(28, 12, 0)),
+                change(List.of(What.RESTRICTED), section -> section.restricted("glaciology", true)),
                 change(List.of(What.MOVED), section -> section.meets("Fri", "14:00-15:00")),
                 change(
                         List.of(What.PLACE),

@@ -1,0 +1,222 @@
+package ample.ledger.core.watch;
+
+import ample.ledger.core.edition.SectionChange;
+import ample.ledger.core.edition.SectionChange.What;
+import ample.ledger.core.plan.Attendance;
+import ample.ledger.core.plan.Obstacle;
+import ample.ledger.core.plan.Obstacles;
+import ample.ledger.core.plan.PlannedWeek;
+import ample.ledger.core.plan.PostedSchedules;
+import ample.ledger.core.plan.Swap;
+import ample.ledger.core.registrar.Entry;
+import ample.ledger.core.schedule.EntryNumber;
+import ample.ledger.core.schedule.Place;
+import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.schedule.Section;
+import ample.ledger.core.watch.Concern.Why;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+
+/**
+ * Two editions compared for one student: what of the difference concerns them, and what it does to their week. Safe for many threads.
+ */
+public final class EditionNotices {
+
+    /** Of these it is worth saying what they do to a week, and that the section fits a brief no longer. */
+    private static final Set<What> WHEN_AND_WHERE = EnumSet.of(What.MOVED, What.SPAN, What.PLACE, What.HELD_AFTER_ALL);
+
+    private final EditionCorrection correction;
+    private final PostedSchedules before;
+    private final PostedSchedules now;
+
+    /** All that is different: what has changed in the order of the schedule, then what is no longer posted. */
+    private final List<Section> touched;
+
+    /**
+     * @param before the schedules of all terms with the edition before
+     * @param now the same with the edition after it
+     */
+    public EditionNotices(EditionCorrection correction, PostedSchedules before, PostedSchedules now) {
+        this.correction = correction;
+        this.before = before;
+        this.now = now;
+        this.touched = Stream.concat(
+                        correction.now().sections().stream()
+                                .filter(section -> correction.changes().containsKey(section.entry())),
+                        correction.removed().values().stream())
+                .toList();
+    }
+
+    /** What this student is to be told, in the order of the schedule; empty where nothing concerns them. */
+    public List<EditionNotice> of(Recipient who) {
+        Map<EntryNumber, Set<Why>> why = why(who);
+        List<Section> concerned =
+                touched.stream().filter(section -> concerns(section, why, who)).toList();
+        List<EditionNotice> notices = new ArrayList<>();
+        if (!concerned.isEmpty()) {
+            Weeks weeks = weeks(who);
+            concerned.forEach(
+                    section -> notices.add(changed(section, why.getOrDefault(section.entry(), Set.of()), who, weeks)));
+        }
+        who.watches().stream()
+                .flatMap(watch -> newlyFitting(watch, who).stream())
+                .forEach(notices::add);
+        return notices;
+    }
+
+    /** The week with the edition before, the week now, and what stands in its way only now. */
+    private record Weeks(PlannedWeek now, List<Obstacle> fresh) {}
+
+    private Weeks weeks(Recipient who) {
+        PlannedWeek then = week(who, before);
+        PlannedWeek week = week(who, now);
+        Set<Obstacle> known = new HashSet<>(Obstacles.of(then, student(who, correction.before())));
+        List<Obstacle> fresh = Obstacles.of(week, student(who, correction.now())).stream()
+                .filter(obstacle -> !known.contains(obstacle))
+                .filter(obstacle -> !(obstacle instanceof Obstacle.IsCancelled))
+                .toList();
+        return new Weeks(week, fresh);
+    }
+
+    private PlannedWeek week(Recipient who, PostedSchedules posted) {
+        return PlannedWeek.of(who.plans(), correction.now().term().season().code(), posted);
+    }
+
+    private static Obstacles.Student student(Recipient who, Schedule schedule) {
+        return new Obstacles.Student(who.home(), schedule.term(), who.record());
+    }
+
+    private boolean concerns(Section section, Map<EntryNumber, Set<Why>> why, Recipient who) {
+        return why.containsKey(section.entry()) && !isMerelyNew(section)
+                || who.watches().stream().anyMatch(watch -> isAbout(watch, section) && tells(watch, section));
+    }
+
+    private boolean isMerelyNew(Section section) {
+        return changes(section).stream().anyMatch(change -> change.what() == What.ADDED);
+    }
+
+    private List<SectionChange> changes(Section section) {
+        return correction.changes().getOrDefault(section.entry(), List.of());
+    }
+
+    /** Why sections of the term concern a student, other than by a watch. */
+    private Map<EntryNumber, Set<Why>> why(Recipient who) {
+        Map<EntryNumber, Set<Why>> why = new HashMap<>();
+        add(why, Why.REGISTERED, who.has().registered().stream());
+        add(why, Why.WAITING, Concern.waitedFor(who.has()));
+        add(
+                why,
+                Why.PLANNED,
+                Concern.planned(who.plans())
+                        .map(pick -> new Entry(pick.term().text(), pick.entry().digits())));
+        return why;
+    }
+
+    private void add(Map<EntryNumber, Set<Why>> why, Why one, Stream<Entry> entries) {
+        entries.filter(entry -> entry.term().equals(correction.term().text()))
+                .flatMap(entry -> EntryNumber.parse(entry.number()).stream())
+                .forEach(entry -> why.computeIfAbsent(entry, absent -> EnumSet.noneOf(Why.class))
+                        .add(one));
+    }
+
+    private boolean isAbout(Watch watch, Section section) {
+        if (!watch.about().term().equals(correction.term())) {
+            return false;
+        }
+        if (watch.about() instanceof Watched.OfSection one) {
+            return one.entry().equals(section.entry());
+        }
+        return watch.about() instanceof Watched.OfCourse course
+                && course.course().equals(section.course().code());
+    }
+
+    private boolean tells(Watch watch, Section section) {
+        boolean gone = correction.removed().containsKey(section.entry())
+                || changes(section).stream().anyMatch(change -> change.what() == What.CANCELLED);
+        return watch.tells(Tell.CHANGED)
+                || watch.tells(Tell.CANCELLED) && gone
+                || watch.tells(Tell.NAMED) && changes(section).stream().anyMatch(change -> names(change, section));
+    }
+
+    /** Whether a person or a place that was to be announced is known now. */
+    private static boolean names(SectionChange change, Section now) {
+        return switch (change.what()) {
+            case PEOPLE ->
+                change.before().filter(then -> then.instructors().isEmpty()).isPresent()
+                        && !now.instructors().isEmpty();
+            case PLACE -> change.before().filter(EditionNotices::isWithoutPlace).isPresent() && !isWithoutPlace(now);
+            case ADDED, CANCELLED, HELD_AFTER_ALL, RENAMED, MOVED, SPAN, FEWER_SEATS, RESTRICTED -> false;
+        };
+    }
+
+    private static boolean isWithoutPlace(Section section) {
+        return section.meetings().stream().anyMatch(meeting -> meeting.place() instanceof Place.ToBeAnnounced);
+    }
+
+    private EditionNotice.Changed changed(Section section, Set<Why> why, Recipient who, Weeks weeks) {
+        boolean posted = !correction.removed().containsKey(section.entry());
+        Attendance attendance =
+                posted ? now.attendance(section, correction.now()) : before.attendance(section, correction.before());
+        // What only lies in the way of a section that has moved is said of that section.
+        List<Obstacle> obstacles = isElsewhere(section)
+                ? weeks.fresh().stream()
+                        .filter(obstacle -> obstacle.about().contains(attendance))
+                        .toList()
+                : List.of();
+        return new EditionNotice.Changed(
+                attendance,
+                posted,
+                why.isEmpty() ? EnumSet.of(Why.WATCHED) : why,
+                changes(section),
+                obstacles,
+                remedies(attendance, posted, why, obstacles, weeks.now()),
+                why.isEmpty() ? List.of() : left(section, who));
+    }
+
+    private static List<Swap> remedies(
+            Attendance attendance, boolean posted, Set<Why> why, List<Obstacle> obstacles, PlannedWeek week) {
+        if (posted && attendance.section().cancelled() && !why.isEmpty()) {
+            return Swap.of(attendance, week);
+        }
+        return obstacles.stream()
+                .flatMap(obstacle -> Obstacles.remedies(obstacle, week).stream())
+                .filter(swap -> !swap.in().isEmpty())
+                .distinct()
+                .toList();
+    }
+
+    private List<String> left(Section section, Recipient who) {
+        return isElsewhere(section)
+                ? who.briefs().stream()
+                        .filter(brief -> brief.before().contains(section.entry())
+                                && !brief.now().contains(section.entry()))
+                        .map(Recipient.FittedBrief::name)
+                        .toList()
+                : List.of();
+    }
+
+    private boolean isElsewhere(Section section) {
+        return changes(section).stream().anyMatch(change -> WHEN_AND_WHERE.contains(change.what()));
+    }
+
+    private Optional<EditionNotice.Fits> newlyFitting(Watch watch, Recipient who) {
+        if (!(watch.about() instanceof Watched.OfBrief brief) || !brief.term().equals(correction.term())) {
+            return Optional.empty();
+        }
+        List<Attendance> sections = who.briefs().stream()
+                .filter(fitted -> fitted.name().equals(brief.name()))
+                .flatMap(fitted -> correction.now().sections().stream()
+                        .filter(section -> fitted.now().contains(section.entry())
+                                && !fitted.before().contains(section.entry())))
+                .map(section -> now.attendance(section, correction.now()))
+                .toList();
+        return sections.isEmpty() ? Optional.empty() : Optional.of(new EditionNotice.Fits(brief.name(), sections));
+    }
+}
