@@ -38,6 +38,11 @@ public record WeekFrame(WeekForm form, int firstHour, int lastHour) {
         return lastHour * 60;
     }
 
+    /** The minute of the day shown that lies nearest to {@code minute}: what goes on from another season may meet outside these hours. */
+    public int nearest(int minute) {
+        return Math.max(firstMinute(), Math.min(lastMinute(), minute));
+    }
+
     /** How many hours. */
     public int hours() {
         return lastHour - firstHour;

@@ -29,7 +29,7 @@ interface BundleFiles extends Closeable {
         }
         throw new RefusedException(
                 path.toString(),
-                "There is no such folder or zip. A bundle is a folder, or a zip of one, with a "
+                "There is no folder or zip of this name. A bundle is a folder, or a zip of one, with a "
                         + BundleFormat.DESCRIPTOR + " and its CSV files.");
     }
 }

@@ -77,7 +77,7 @@ public final class BundleFormat {
         if (!broughtName.equals(name) || !broughtVersion.equals(version)) {
             return List.of(Fault.of(
                     DESCRIPTOR,
-                    "It must say \"name\": \"%s\" and \"version\": \"%s\", and says “%s” and “%s”."
+                    "It must be \"name\": \"%s\" and \"version\": \"%s\"; here it is “%s” and “%s”."
                             .formatted(name, version, broughtName, broughtVersion)));
         }
         return List.of();

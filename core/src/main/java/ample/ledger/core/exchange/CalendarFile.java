@@ -10,6 +10,7 @@ import ample.ledger.core.plan.PlanDate;
 import ample.ledger.core.schedule.Meeting;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
+import ample.ledger.core.schedule.TermCode;
 import java.nio.charset.StandardCharsets;
 import java.time.DayOfWeek;
 import java.time.Instant;
@@ -27,6 +28,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeSet;
+import java.util.function.ToIntFunction;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -49,28 +51,35 @@ public final class CalendarFile {
 
     private final StringBuilder text = new StringBuilder();
     private final String stamp;
+    private final ToIntFunction<TermCode> editions;
 
-    private CalendarFile(Instant now) {
+    private CalendarFile(ToIntFunction<TermCode> editions, Instant now) {
+        this.editions = editions;
         this.stamp = UTC.format(LocalDateTime.ofInstant(now, ZoneOffset.UTC));
     }
 
     /**
      * The file of {@code sections}, all of them of {@code schedule}. What is cancelled is said to be: a calendar that had it before takes it out.
      *
+     * @param edition the number of the edition that {@code schedule} is. Events carry it as their sequence, RFC 5545, section 3.8.7.4: of two files a
+     *     calendar takes what the later edition says
      * @param now the moment it is made
      */
-    public static String of(Collection<Section> sections, Schedule schedule, Instant now) {
-        return of(Attendance.of(sections, schedule), now);
+    public static String of(Collection<Section> sections, Schedule schedule, int edition, Instant now) {
+        return of(Attendance.of(sections, schedule), List.of(), term -> edition, now);
     }
 
-    /** The same of sections of several terms. */
-    public static String of(Collection<Attendance> attendances, Instant now) {
-        return of(attendances, List.of(), now);
-    }
-
-    /** The same with other dates of a plan; exams among them are passed over, since they stand with their sections. */
-    public static String of(Collection<Attendance> attendances, Collection<PlanDate> others, Instant now) {
-        CalendarFile file = new CalendarFile(now);
+    /**
+     * The same of sections of several terms, with other dates of a plan; exams among these are passed over, since they stand with their sections.
+     *
+     * @param editions the number of the edition of each term
+     */
+    public static String of(
+            Collection<Attendance> attendances,
+            Collection<PlanDate> others,
+            ToIntFunction<TermCode> editions,
+            Instant now) {
+        CalendarFile file = new CalendarFile(editions, now);
         file.line("BEGIN:VCALENDAR");
         file.line("VERSION:2.0");
         file.line("PRODID:-//Ample Ledger//Schedule of classes//EN");
@@ -107,6 +116,10 @@ public final class CalendarFile {
             begin(opens.schedule(), "opening-" + opens.opening().code());
             line("DTSTART;TZID=" + zone + ":" + LOCAL.format(opens.at()));
             end("Registration opens for " + opens.opening().name(), "");
+        } else if (date instanceof PlanDate.SeatKept kept) {
+            begin(kept.schedule(), kept.attendance().section().entry() + "-kept-" + kept.at());
+            line("DTSTART;TZID=" + kept.schedule().institution().zone() + ":" + LOCAL.format(kept.at()));
+            end("Last moment to take up the seat in " + kept.attendance(), "");
         } else if (date instanceof PlanDate.Binds binds) {
             begin(binds.schedule(), binds.rule().code() + "-" + binds.date());
             line("DTSTART;VALUE=DATE:" + DateTimeFormatter.BASIC_ISO_DATE.format(binds.date()));
@@ -127,6 +140,7 @@ public final class CalendarFile {
                         name,
                         schedule.institution().code()));
         line("DTSTAMP:" + stamp);
+        line("SEQUENCE:" + editions.applyAsInt(schedule.term().code()));
     }
 
     /** It takes no time of the student's. */

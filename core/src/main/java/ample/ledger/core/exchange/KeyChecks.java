@@ -70,7 +70,7 @@ final class KeyChecks {
                 unsound.add(row);
                 report.accept(row.fault(
                         primaryKey.get(primaryKey.size() - 1),
-                        "Row %d has the same %s; each may stand only once."
+                        "Row %d has the same %s; each may appear only once."
                                 .formatted(earlier, String.join(", ", primaryKey))));
             }
         }

@@ -96,7 +96,7 @@ final class PlanReading {
             fault(where + ".entry", "An entry number is 3 to 9 digits, in quotation marks.");
         }
         if (standing.isEmpty()) {
-            fault(where + ".standing", "It is taken, waited-for or beside.");
+            fault(where + ".standing", "It must be taken, waited-for or beside.");
         }
         if (term.isBlank()) {
             fault(where + ".term", "It is the code of a term, as in autumn-2031.");

@@ -132,7 +132,7 @@ final class TableReader {
                         "",
                         "The format has no such column here; it has " + String.join(", ", schema.columnNames()) + "."));
             } else if (!seen.add(name)) {
-                report.accept(new Fault(schema.path(), 1, name, "", "This column stands twice."));
+                report.accept(new Fault(schema.path(), 1, name, "", "This column appears twice."));
             }
         }
         for (Column column : schema.columns()) {

@@ -71,7 +71,7 @@ final class ZipFiles implements BundleFiles {
             return;
         }
         if (byName.put(parts.get(parts.size() - 1), entry) != null) {
-            throw new RefusedException(path, "A file of this name stands twice in the zip.");
+            throw new RefusedException(path, "Two files in the zip have this name.");
         }
     }
 

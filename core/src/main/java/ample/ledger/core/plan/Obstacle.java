@@ -19,11 +19,24 @@ public sealed interface Obstacle {
         return true;
     }
 
+    /** The sections and busy times that it names; none where it is about all of a term, or about what is no longer posted. */
+    List<Engagement> about();
+
     /** Two engagements at the same time; exams among them where the clash says so. */
-    record SameTime(Clash clash) implements Obstacle {}
+    record SameTime(Clash clash) implements Obstacle {
+        @Override
+        public List<Engagement> about() {
+            return List.of(clash.one(), clash.other());
+        }
+    }
 
     /** Too little time from one place to the next. */
-    record NoTimeToTravel(Travel travel) implements Obstacle {}
+    record NoTimeToTravel(Travel travel) implements Obstacle {
+        @Override
+        public List<Engagement> about() {
+            return List.of(travel.from(), travel.to());
+        }
+    }
 
     /**
      * Several exams on one day.
@@ -31,6 +44,10 @@ public sealed interface Obstacle {
      * @param exams in their order of the day; of a section with two of them it stands twice
      */
     record ManyExams(LocalDate date, List<Attendance> exams) implements Obstacle {
+        @Override
+        public List<Engagement> about() {
+            return List.copyOf(exams);
+        }
 
         /** From so many on the day is hardly to be stood: common practice, no source. */
         public static final int TOO_MANY = 3;
@@ -42,26 +59,56 @@ public sealed interface Obstacle {
     }
 
     /** Two sections of one course, of which a student takes one: two that lead, or two companions of one choice. */
-    record SameCourse(Attendance one, Attendance other) implements Obstacle {}
+    record SameCourse(Attendance one, Attendance other) implements Obstacle {
+        @Override
+        public List<Engagement> about() {
+            return List.of(one, other);
+        }
+    }
 
     /** Two sections that are one class, posted twice. */
-    record SharedListing(Attendance one, Attendance other) implements Obstacle {}
+    record SharedListing(Attendance one, Attendance other) implements Obstacle {
+        @Override
+        public List<Engagement> about() {
+            return List.of(one, other);
+        }
+    }
 
     /** Two courses for which credit is not given twice. */
-    record CreditOnce(Attendance one, Attendance other, Equivalent equivalent) implements Obstacle {}
+    record CreditOnce(Attendance one, Attendance other, Equivalent equivalent) implements Obstacle {
+        @Override
+        public List<Engagement> about() {
+            return List.of(one, other);
+        }
+    }
 
     /** A section without a companion that it needs. */
-    record LacksCompanion(Attendance lead, String choice) implements Obstacle {}
+    record LacksCompanion(Attendance lead, String choice) implements Obstacle {
+        @Override
+        public List<Engagement> about() {
+            return List.of(lead);
+        }
+    }
 
     /**
      * A companion without a section that it can go with.
      *
      * @param foreign the sections of its course that are there, with which it cannot go
      */
-    record LacksLead(Attendance companion, List<Attendance> foreign) implements Obstacle {}
+    record LacksLead(Attendance companion, List<Attendance> foreign) implements Obstacle {
+        @Override
+        public List<Engagement> about() {
+            return List.of(companion);
+        }
+    }
 
     /** A course without another that must be taken with it. */
-    record LacksCorequisite(Attendance attendance, Corequisite corequisite) implements Obstacle {}
+    record LacksCorequisite(Attendance attendance, Corequisite corequisite) implements Obstacle {
+        @Override
+        public List<Engagement> about() {
+            return List.of(attendance);
+        }
+    }
 
     /**
      * A prerequisite that is not met, or of which it is not known whether it is.
@@ -71,13 +118,23 @@ public sealed interface Obstacle {
     record LacksPrerequisite(Attendance attendance, PostedPrerequisite prerequisite, Evaluation.Verdict verdict)
             implements Obstacle {
         @Override
+        public List<Engagement> about() {
+            return List.of(attendance);
+        }
+
+        @Override
         public boolean stops() {
             return verdict != Evaluation.Verdict.UNKNOWN && verdict != Evaluation.Verdict.SUPPOSED;
         }
     }
 
     /** More credits in a term than are taken without asking. */
-    record OverLoad(Term term, BigDecimal credits, LoadRule rule) implements Obstacle {}
+    record OverLoad(Term term, BigDecimal credits, LoadRule rule) implements Obstacle {
+        @Override
+        public List<Engagement> about() {
+            return List.of();
+        }
+    }
 
     /**
      * A class that is held during an exam of its own course.
@@ -85,6 +142,11 @@ public sealed interface Obstacle {
      * @param held what is held then; the section itself, or a companion
      */
     record DuringOwnExam(Attendance exam, Attendance held, LocalDate date) implements Obstacle {
+        @Override
+        public List<Engagement> about() {
+            return List.of(exam, held);
+        }
+
         @Override
         public boolean stops() {
             return false;
@@ -94,6 +156,11 @@ public sealed interface Obstacle {
     /** A section on another campus than the student's own. */
     record OtherCampus(Attendance attendance, Campus home) implements Obstacle {
         @Override
+        public List<Engagement> about() {
+            return List.of(attendance);
+        }
+
+        @Override
         public boolean stops() {
             return false;
         }
@@ -102,14 +169,29 @@ public sealed interface Obstacle {
     /** A section of another calendar than the student's own. */
     record OtherCalendar(Attendance attendance, Term home) implements Obstacle {
         @Override
+        public List<Engagement> about() {
+            return List.of(attendance);
+        }
+
+        @Override
         public boolean stops() {
             return false;
         }
     }
 
     /** A section that is not held. */
-    record IsCancelled(Attendance attendance) implements Obstacle {}
+    record IsCancelled(Attendance attendance) implements Obstacle {
+        @Override
+        public List<Engagement> about() {
+            return List.of(attendance);
+        }
+    }
 
     /** A section that the current edition no longer has. */
-    record NoLongerPosted(Pick pick) implements Obstacle {}
+    record NoLongerPosted(Pick pick) implements Obstacle {
+        @Override
+        public List<Engagement> about() {
+            return List.of();
+        }
+    }
 }

@@ -56,6 +56,18 @@ public sealed interface PlanDate {
         }
     }
 
+    /**
+     * Until then a seat is kept for the student.
+     *
+     * @param at on the wall clock of the institution
+     */
+    record SeatKept(Attendance attendance, LocalDateTime at) implements PlanDate {
+        @Override
+        public Schedule schedule() {
+            return attendance.schedule();
+        }
+    }
+
     /** An exam. */
     record Sits(Attendance attendance, Stay exam, LocalDate date) implements PlanDate {
         @Override

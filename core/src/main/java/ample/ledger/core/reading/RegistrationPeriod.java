@@ -3,7 +3,6 @@ package ample.ledger.core.reading;
 import ample.ledger.core.schedule.BindingRule;
 import ample.ledger.core.schedule.Opening;
 import ample.ledger.core.schedule.Schedule;
-import ample.ledger.core.schedule.Section;
 import java.time.LocalDateTime;
 import java.util.Collection;
 import java.util.Comparator;
@@ -22,9 +21,7 @@ public record RegistrationPeriod(LocalDateTime from, LocalDateTime until) {
                 .map(Opening::from)
                 .min(Comparator.naturalOrder())
                 .orElse(schedule.term().dates().first().atStartOfDay());
-        LocalDateTime until = schedule.sections().stream()
-                .map(Section::span)
-                .distinct()
+        LocalDateTime until = schedule.spans().stream()
                 .flatMap(span -> BindingDate.of(span, schedule.lists().bindingRules()).stream())
                 .filter(date -> date.rule().purpose() == BindingRule.Purpose.ADD)
                 .map(BindingDate::date)

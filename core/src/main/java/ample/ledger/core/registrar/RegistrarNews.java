@@ -11,11 +11,13 @@ import java.util.List;
  * @param last the number of the last change that is told here; whoever asks for what came after it misses nothing
  * @param now the moment by the institution's clock
  * @param seats how pools of seats stand that have changed
+ * @param students the names, as they sign in, of those for whom something that they have has changed; a registrar that does not say so gives none
  */
-public record RegistrarNews(long last, Instant now, List<Seats> seats) {
+public record RegistrarNews(long last, Instant now, List<Seats> seats, List<String> students) {
 
     public RegistrarNews {
         seats = List.copyOf(seats);
+        students = students == null ? List.of() : List.copyOf(students);
     }
 
     /**

@@ -25,6 +25,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param student as they sign in
  * @param name as they are called
+ * @param email where letters reach them; empty for nowhere
  * @param asOf the moment, by the institution's clock
  * @param creditsEarned in the institution's own unit; 0 or more
  * @param level year of study; 1 or more
@@ -42,6 +43,7 @@ import org.jspecify.annotations.Nullable;
 public record StudentFile(
         String student,
         String name,
+        Optional<String> email,
         Instant asOf,
         BigDecimal creditsEarned,
         int level,

@@ -193,6 +193,6 @@ public final class PrerequisiteNotation {
 
     private NotationException unexpected(String wanted) {
         String found = next < tokens.size() ? "“" + tokens.get(next).text() + "”" : "the end";
-        return new NotationException(at(), "Here stands " + found + " where " + wanted + " should be.");
+        return new NotationException(at(), "Here is " + found + " where " + wanted + " should be.");
     }
 }

@@ -40,6 +40,7 @@ public final class Schedule {
     private final Lists lists;
     private final List<Course> courses;
     private final List<Section> sections;
+    private final List<Span> spans;
     private final Map<String, Subject> subjectByCode;
     private final Map<EntryNumber, Section> byEntry;
     private final Map<CourseCode, Course> courseByCode;
@@ -70,6 +71,7 @@ public final class Schedule {
                 .collect(Collectors.toUnmodifiableMap(
                         course -> squeezed(course.written()), Function.identity(), (one, other) -> one));
         this.sections = sections.stream().sorted(SECTION_ORDER).toList();
+        this.spans = this.sections.stream().map(Section::span).distinct().toList();
         this.subjectByCode =
                 lists.subjects().stream().collect(Collectors.toUnmodifiableMap(Subject::code, Function.identity()));
         this.byEntry =
@@ -230,6 +232,11 @@ public final class Schedule {
     /** The groups of students that seats are held for, and that restrictions speak of; each once. */
     public List<StudentGroup> groups() {
         return groups;
+    }
+
+    /** The spans that sections run; each once. */
+    public List<Span> spans() {
+        return spans;
     }
 
     /** Every section posted, cancelled ones included. */

@@ -171,7 +171,7 @@ class BundleReaderTest {
         assertThat(catchThrowableOfType(
                                 FaultyBundleException.class, () -> ScheduleBundle.read(folder.resolve("nowhere")))
                         .getMessage())
-                .contains("There is no such folder or zip");
+                .contains("There is no folder or zip of this name");
     }
 
     private List<Fault> faults() {

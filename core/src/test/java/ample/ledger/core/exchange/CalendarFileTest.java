@@ -59,7 +59,7 @@ class CalendarFileTest {
 
     @Test
     void everyLineIsFoldedBeforeItIsTooLong() {
-        String file = CalendarFile.of(KERNEL.sections(), KERNEL, NOW);
+        String file = CalendarFile.of(KERNEL.sections(), KERNEL, 3, NOW);
 
         assertThat(file.lines().map(line -> line.getBytes(StandardCharsets.UTF_8).length))
                 .allMatch(octets -> octets <= 75);
@@ -81,7 +81,7 @@ class CalendarFileTest {
                                 .datesOf(meeting.timing())
                                 .forEach(date -> wanted.add(date.atTime(time.start()))));
             }
-            assertThat(starts(CalendarFile.of(List.of(posted), KERNEL, NOW)))
+            assertThat(starts(CalendarFile.of(List.of(posted), KERNEL, 3, NOW)))
                     .as("%s", posted)
                     .containsExactlyInAnyOrderElementsOf(wanted);
         }
@@ -91,7 +91,7 @@ class CalendarFileTest {
     @Test
     void everyFileHasAComponent() {
         for (Section posted : KERNEL.sections()) {
-            assertThat(CalendarFile.of(List.of(posted), KERNEL, NOW)).contains("\r\nBEGIN:V");
+            assertThat(CalendarFile.of(List.of(posted), KERNEL, 3, NOW)).contains("\r\nBEGIN:V");
         }
     }
 
@@ -99,8 +99,8 @@ class CalendarFileTest {
     void theDatesOfAPlanComeAlongAsDaysThatTakeNoTime() throws Exception {
         PlannedWeek week = PlansOfTheKernel.week("TIDE 110 T1");
         List<PlanDate> dates = PlanDate.of(week, PlansOfTheKernel::notYetOpen);
-        List<VEvent> without = events(CalendarFile.of(week.attended(), NOW));
-        List<VEvent> with = events(CalendarFile.of(week.attended(), dates, NOW));
+        List<VEvent> without = events(CalendarFile.of(week.attended(), List.of(), term -> 3, NOW));
+        List<VEvent> with = events(CalendarFile.of(week.attended(), dates, term -> 3, NOW));
 
         assertThat(with)
                 .filteredOn(event -> without.stream()
@@ -125,9 +125,14 @@ class CalendarFileTest {
                 .findFirst()
                 .orElseThrow();
 
-        assertThat(events(CalendarFile.of(List.of(cancelled), KERNEL, NOW)))
+        assertThat(events(CalendarFile.of(List.of(cancelled), KERNEL, 3, NOW)))
                 .isNotEmpty()
-                .allSatisfy(event -> assertThat(event.getStatus().getValue()).isEqualTo("CANCELLED"));
+                .allSatisfy(event -> {
+                    assertThat(event.getStatus().getValue()).isEqualTo("CANCELLED");
+                    assertThat(event.getSequence().getSequenceNo())
+                            .as("of what was said before, this takes the place")
+                            .isEqualTo(3);
+                });
     }
 
     /** Lisbon leaves summer time on 26 October 2031: nine o'clock stays nine o'clock, and is an hour later in UTC. */
@@ -135,7 +140,7 @@ class CalendarFileTest {
     void meetingKeepsItsHourAcrossTheChangeOfSummerTime() throws Exception {
         Section posted = section("TIDE 110").meets("Mon", "9:00-10:00").build();
 
-        List<VEvent> events = events(CalendarFile.of(List.of(posted), schedule(posted, TermCalendar.PLAIN), NOW));
+        List<VEvent> events = events(CalendarFile.of(List.of(posted), schedule(posted, TermCalendar.PLAIN), 3, NOW));
         List<ZonedDateTime> starts = periods(events.get(0)).stream().sorted().toList();
         assertThat(starts).allMatch(start -> start.getHour() == 9);
         assertThat(starts)
@@ -173,7 +178,7 @@ class CalendarFileTest {
                 posted.restrictions(),
                 posted.notes());
 
-        VEvent event = events(CalendarFile.of(List.of(renamed), KERNEL, NOW)).get(0);
+        VEvent event = events(CalendarFile.of(List.of(renamed), KERNEL, 3, NOW)).get(0);
         assertThat(event.getLocation().getValue()).isEqualTo("the pier; north, by the \\ bollard");
         assertThat(event.getSummary().getValue())
                 .startsWith(posted + " " + posted.course().title());
@@ -206,10 +211,10 @@ class CalendarFileTest {
             posted.add(section);
             all.addAll(wanted);
 
-            String alone = CalendarFile.of(List.of(section), schedule(section, calendar), NOW);
+            String alone = CalendarFile.of(List.of(section), schedule(section, calendar), 3, NOW);
             assertThat(byLibRecur(alone)).containsExactlyElementsOf(wanted);
         }
-        String file = CalendarFile.of(posted, schedule(posted.get(0), calendar), NOW);
+        String file = CalendarFile.of(posted, schedule(posted.get(0), calendar), 3, NOW);
         assertThat(starts(file)).extracting(LocalDateTime::toLocalDate).containsExactlyInAnyOrderElementsOf(all);
     }
 

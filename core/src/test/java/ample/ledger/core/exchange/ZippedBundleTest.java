@@ -56,7 +56,7 @@ class ZippedBundleTest {
     void refusesOneFileTwice() throws IOException {
         files.put("copy/notes.csv", new byte[0]);
 
-        assertThat(faultOf(zip(""))).isEqualTo("copy/notes.csv: A file of this name stands twice in the zip.");
+        assertThat(faultOf(zip(""))).isEqualTo("copy/notes.csv: Two files in the zip have this name.");
     }
 
     @Test

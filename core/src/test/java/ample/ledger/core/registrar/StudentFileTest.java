@@ -53,6 +53,7 @@ class StudentFileTest {
         return new StudentFile(
                 "maris",
                 "Maris",
+                Optional.empty(),
                 Instant.parse("2031-06-17T08:41:00Z"),
                 BigDecimal.valueOf(46),
                 2,

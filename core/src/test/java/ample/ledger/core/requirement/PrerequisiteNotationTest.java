@@ -59,13 +59,13 @@ class PrerequisiteNotationTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "''                          | 1  | Here stands the end where a course, which is a subject and a number",
-                "GLAC                        | 5  | Here stands the end where the number of the course",
+                "''                          | 1  | Here is the end where a course, which is a subject and a number",
+                "GLAC                        | 5  | Here is the end where the number of the course",
                 "GLAC 120 with               | 14 | where a grade should be",
-                "GLAC 120 LIMN 130           | 10 | Here stands “LIMN” where \"and\", \"or\" or the end should be.",
-                "(GLAC 120 or LIMN 130       | 22 | Here stands the end where \")\" should be.",
-                "GLAC 120 or                 | 12 | Here stands the end where a course",
-                "GLAC 120)                   | 9  | Here stands “)” where \"and\", \"or\" or the end should be.",
+                "GLAC 120 LIMN 130           | 10 | Here is “LIMN” where \"and\", \"or\" or the end should be.",
+                "(GLAC 120 or LIMN 130       | 22 | Here is the end where \")\" should be.",
+                "GLAC 120 or                 | 12 | Here is the end where a course",
+                "GLAC 120)                   | 9  | Here is “)” where \"and\", \"or\" or the end should be.",
                 "3 of (GLAC 120, LIMN 130)   | 1  | It asks for 3 of 2; write a number from 1 to 2.",
                 "1 of (GLAC 120)             | 1  | A choice needs at least two parts",
                 "some of (GLAC 120, TIDE 1)  | 1  | \"all\", \"one\" or a number before \"of\"",
@@ -74,7 +74,7 @@ class PrerequisiteNotationTest {
                 "placement \"Tide            | 11 | words in quotation marks",
                 "standing two                | 10 | a number, as in standing 2",
                 "credits 0                   | 9  | The number must be at least 1",
-                "glac 120                    | 1  | Here stands “glac” where a course, which is a subject and a number",
+                "glac 120                    | 1  | Here is “glac” where a course, which is a subject and a number",
             })
     void pointsAtThePlaceAndSaysWhatWouldBeRight(String text, int character, String sentence) {
         var wrong = catchThrowableOfType(NotationException.class, () -> PrerequisiteNotation.parse(text));

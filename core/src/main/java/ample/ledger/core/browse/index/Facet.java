@@ -206,7 +206,7 @@ public enum Facet {
     /** By the record of who asks and by what is asked, whatever the seats are. */
     MAY_TAKE(
             Scope.SECTION,
-            asked("may", "Whether one may take it, by one’s record"),
+            asked("may", "Whether the student may take it, by the record"),
             "answers",
             "that",
             byRecord((section, reading) -> reading.mayTake(section).may()),
@@ -214,7 +214,7 @@ public enum Facet {
     /** What stands of the course on the record of who asks. */
     ON_RECORD(
             Scope.COURSE,
-            asked("record", "What stands of the course on one’s record"),
+            asked("record", "What the record says of the course"),
             "answers",
             "",
             byRecord((section, reading) -> reading.onRecord(section.course())),
@@ -229,7 +229,7 @@ public enum Facet {
     /** As it stands for who asks, at that moment. A section whose companions are full may be open itself. */
     STATUS(
             Scope.SECTION,
-            asked("status", "How it stands"),
+            asked("status", "Its status"),
             "statuses",
             "now",
             ofMoment(),

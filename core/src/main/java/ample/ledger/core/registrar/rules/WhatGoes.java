@@ -58,7 +58,7 @@ record WhatGoes(Registrant who, List<Attendance> before, List<Attendance> after,
                         .forEach(choice -> refusals.add(Refusal.of(
                                         Reason.COMPANION_MISSING,
                                         Entry.of(one),
-                                        "%s is taken with a %s of its own.".formatted(one, choice))
+                                        "%s must be taken with a %s of its own.".formatted(one, choice))
                                 .what(choice)));
                 continue;
             }
@@ -71,13 +71,13 @@ record WhatGoes(Registrant who, List<Attendance> before, List<Attendance> after,
                 refusals.add(Refusal.of(
                         Reason.COMPANION_MISSING,
                         Entry.of(one),
-                        "%s is taken only with a section of %s."
+                        "%s can be taken only with a section of %s."
                                 .formatted(one, one.section().course().written())));
             } else if (!goes) {
                 refusals.add(Refusal.of(
                                 Reason.COMPANION_OF_ANOTHER,
                                 Entry.of(one),
-                                "%s does not go with %s.".formatted(one, leads.get(0)))
+                                "%s cannot be taken with %s.".formatted(one, leads.get(0)))
                         .with(Entry.of(leads)));
             }
         }
@@ -166,7 +166,9 @@ record WhatGoes(Registrant who, List<Attendance> before, List<Attendance> after,
                     .with(with));
         } else if (out.get() instanceof Obstacle.SameCourse) {
             refusals.add(Refusal.of(
-                            Reason.SAME_COURSE, about, "%s takes the place of %s: one of them.".formatted(one, other))
+                            Reason.SAME_COURSE,
+                            about,
+                            "%s replaces %s. You can take only one of them.".formatted(one, other))
                     .with(with));
         } else {
             refusals.add(

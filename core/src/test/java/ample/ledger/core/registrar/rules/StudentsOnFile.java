@@ -21,6 +21,7 @@ public final class StudentsOnFile {
         return new StudentFile(
                 name,
                 name,
+                Optional.empty(),
                 Instant.EPOCH,
                 BigDecimal.valueOf(46),
                 2,
@@ -59,6 +60,7 @@ public final class StudentsOnFile {
         return new StudentFile(
                 file.student(),
                 file.name(),
+                file.email(),
                 file.asOf(),
                 file.creditsEarned(),
                 file.level(),
