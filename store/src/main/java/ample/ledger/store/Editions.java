@@ -34,14 +34,16 @@ import org.springframework.transaction.support.TransactionTemplate;
 public class Editions {
 
     private final EditionMapper mapper;
+    private final TellingMapper telling;
     private final DataSource dataSource;
     private final TransactionTemplate transaction;
 
     /** What was posted here, until somebody reads it or memory is short: it need not be read and assembled again. */
     private final Map<Long, SoftReference<Schedule>> justPosted = new ConcurrentHashMap<>();
 
-    Editions(EditionMapper mapper, DataSource dataSource, TransactionTemplate transaction) {
+    Editions(EditionMapper mapper, TellingMapper telling, DataSource dataSource, TransactionTemplate transaction) {
         this.mapper = mapper;
+        this.telling = telling;
         this.dataSource = dataSource;
         this.transaction = transaction;
     }
@@ -122,6 +124,13 @@ public class Editions {
         return mapper.history(term);
     }
 
+    /** The edition of that id; empty where there is none. */
+    public Optional<Edition> withId(TermCode term, long id) {
+        return mapper.history(term).stream()
+                .filter(edition -> edition.id() == id)
+                .findFirst();
+    }
+
     public Optional<Edition> numbered(TermCode term, int number) {
         return mapper.numbered(term, number);
     }
@@ -183,6 +192,7 @@ public class Editions {
     }
 
     private void makeCurrent(Edition edition) {
+        telling.editionToTell(edition.term(), edition.id());
         mapper.makeCurrent(edition);
         mapper.announce(edition.term());
     }

@@ -12,7 +12,7 @@ import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.DisposableBean;
 
 /**
- * Tells when something may be new, whichever instance of the application brought it: an edition, or words on seats.
+ * Tells when something may be new, whichever instance of the application brought it: an edition, words on seats, or notices.
  *
  * <p>Listens to what is announced ({@code LISTEN}/{@code NOTIFY}), on a connection of its own. News can go missing on that
  * way, when the database restarts or a connection breaks. So every few seconds the listener is told that there may be some:
@@ -32,7 +32,8 @@ public final class News implements DisposableBean {
     /** What is announced in the database, each by a channel of its name in lower case. */
     public enum Channel {
         EDITION,
-        SEATS
+        SEATS,
+        NOTICES
     }
 
     /**

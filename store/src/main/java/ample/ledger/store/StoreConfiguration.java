@@ -37,8 +37,12 @@ public class StoreConfiguration {
     }
 
     @Bean
-    Editions editions(EditionMapper mapper, DataSource dataSource, PlatformTransactionManager transactions) {
-        return new Editions(mapper, dataSource, new TransactionTemplate(transactions));
+    Editions editions(
+            EditionMapper mapper,
+            TellingMapper telling,
+            DataSource dataSource,
+            PlatformTransactionManager transactions) {
+        return new Editions(mapper, telling, dataSource, new TransactionTemplate(transactions));
     }
 
     @Bean
@@ -52,8 +56,38 @@ public class StoreConfiguration {
     }
 
     @Bean
-    Visitors visitors(VisitorMapper mapper, PlatformTransactionManager transactions) {
-        return new Visitors(mapper, new TransactionTemplate(transactions));
+    Visitors visitors(VisitorMapper mapper, Concerns concerns, PlatformTransactionManager transactions) {
+        return new Visitors(mapper, concerns, new TransactionTemplate(transactions));
+    }
+
+    @Bean
+    Concerns concerns(ConcernMapper mapper) {
+        return new Concerns(mapper);
+    }
+
+    @Bean
+    Notices notices(NoticeMapper mapper) {
+        return new Notices(mapper);
+    }
+
+    @Bean
+    Telling telling(
+            TellingMapper mapper,
+            Concerns concerns,
+            ConcernMapper looks,
+            Notices notices,
+            PlatformTransactionManager transactions) {
+        return new Telling(mapper, concerns, looks, notices, new TransactionTemplate(transactions));
+    }
+
+    @Bean
+    PrivateAddresses privateAddresses(PrivateAddressMapper mapper) {
+        return new PrivateAddresses(mapper);
+    }
+
+    @Bean
+    Letters letters(LetterMapper mapper, PlatformTransactionManager transactions) {
+        return new Letters(mapper, new TransactionTemplate(transactions));
     }
 
     @Bean

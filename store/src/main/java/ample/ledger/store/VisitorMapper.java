@@ -1,5 +1,6 @@
 package ample.ledger.store;
 
+import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
@@ -17,13 +18,27 @@ import org.jspecify.annotations.Nullable;
 @Mapper
 interface VisitorMapper {
 
-    /** @param due whether it must be noted that the guest has come */
-    record Row(String content, boolean due) {}
+    /**
+     * A document.
+     *
+     * @param due whether it must be noted that the guest has come
+     * @param unseen a line for each notice that a student has not seen: its term and what it is about
+     */
+    record Row(String content, boolean due, String unseen) {}
+
+    record Several(String owner, String content) {}
 
     @Select("SELECT content::text AS content,"
-            + " coalesce(NOT came_back OR expires_at < now() + make_interval(secs => #{seconds}), false) AS due"
+            + " coalesce(NOT came_back OR expires_at < now() + make_interval(secs => #{seconds}), false) AS due,"
+            + " CASE WHEN expires_at IS NULL THEN coalesce((SELECT string_agg(term || ' ' || about, E'\\n')"
+            + " FROM notice WHERE notice.owner = visitor.owner AND seen_at IS NULL), '') ELSE '' END AS unseen"
             + " FROM visitor WHERE owner = #{owner} AND (expires_at IS NULL OR expires_at > now())")
     Optional<Row> find(@Param("owner") String owner, @Param("seconds") long seconds);
+
+    @Select("SELECT owner, content::text AS content FROM visitor WHERE owner = ANY(#{owners" + ConcernMapper.ARRAY
+            + ")")
+    @Options(flushCache = Options.FlushCachePolicy.TRUE)
+    List<Several> several(String[] owners);
 
     @Update("UPDATE visitor SET came_back = true, expires_at = now() + make_interval(secs => #{seconds})"
             + " WHERE owner = #{owner} AND expires_at IS NOT NULL")

@@ -1,7 +1,13 @@
 package ample.ledger.store;
 
+import ample.ledger.core.watch.Concern;
 import java.time.Duration;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import org.springframework.transaction.support.TransactionTemplate;
 
@@ -26,10 +32,12 @@ public class Visitors {
     private static final String GUEST = "guest:";
 
     private final VisitorMapper mapper;
+    private final Concerns concerns;
     private final TransactionTemplate transaction;
 
-    Visitors(VisitorMapper mapper, TransactionTemplate transaction) {
+    Visitors(VisitorMapper mapper, Concerns concerns, TransactionTemplate transaction) {
         this.mapper = mapper;
+        this.concerns = concerns;
         this.transaction = transaction;
     }
 
@@ -53,16 +61,24 @@ public class Visitors {
      *
      * @param content JSON
      * @param renewed whether a guest is kept for longer from now on, and so must be the cookie that names them
+     * @param unseen what the notices are about that a student has not seen: of each its term and what it is about, with a blank between
      */
-    public record Found(String content, boolean renewed) {}
+    public record Found(String content, boolean renewed, List<String> unseen) {}
 
     /**
      * What becomes of a document.
      *
      * @param content what is to be kept; empty to leave everything as it is
+     * @param concerns what concerns the visitor by it; empty where that is as before
      * @param answer for who asked for the change
      */
-    public record Change<T>(Optional<String> content, T answer) {}
+    public record Change<T>(Optional<String> content, Optional<Set<Concern>> concerns, T answer) {
+
+        /** Of what concerns nobody. */
+        public Change(Optional<String> content, T answer) {
+            this(content, Optional.empty(), answer);
+        }
+    }
 
     /** What is kept for a visitor; empty for nothing. */
     public Optional<Found> find(String owner) {
@@ -70,8 +86,15 @@ public class Visitors {
             if (row.due()) {
                 mapper.comeBack(owner, GUESTS.toSeconds());
             }
-            return new Found(row.content(), row.due());
+            return new Found(row.content(), row.due(), row.unseen().lines().toList());
         });
+    }
+
+    /** What is kept for several, by owner; who has nothing is not there. */
+    public Map<String, String> find(Collection<String> owners) {
+        Map<String, String> found = new HashMap<>();
+        mapper.several(owners.toArray(String[]::new)).forEach(row -> found.put(row.owner(), row.content()));
+        return found;
     }
 
     /** Whether a guest has come back with their cookie since something was first kept for them; true of students. */
@@ -93,6 +116,7 @@ public class Visitors {
             Change<T> after = change.apply(before);
             if (after.content().isPresent()) {
                 mapper.update(owner, after.content().get());
+                after.concerns().ifPresent(some -> concerns.replace(owner, Concerns.Source.KEPT, some));
             } else if (begun) {
                 status.setRollbackOnly();
             }

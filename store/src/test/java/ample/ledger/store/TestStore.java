@@ -27,6 +27,11 @@ final class TestStore {
     private final Visitors visitors;
     private final Shares shares;
     private final SeatWords seatWords;
+    private final Concerns concerns;
+    private final Notices notices;
+    private final Telling telling;
+    private final Letters letters;
+    private final PrivateAddresses privateAddresses;
 
     TestStore() throws Exception {
         this(TestDatabase.create());
@@ -54,18 +59,50 @@ final class TestStore {
         sessions.getConfiguration().addMapper(UploadMapper.class);
         sessions.getConfiguration().addMapper(VisitorMapper.class);
         sessions.getConfiguration().addMapper(ShareMapper.class);
+        sessions.getConfiguration().addMapper(ConcernMapper.class);
+        sessions.getConfiguration().addMapper(NoticeMapper.class);
+        sessions.getConfiguration().addMapper(TellingMapper.class);
+        sessions.getConfiguration().addMapper(LetterMapper.class);
+        sessions.getConfiguration().addMapper(PrivateAddressMapper.class);
         EditionMapper mapper = template.getMapper(EditionMapper.class);
         var transactions = new TransactionTemplate(new DataSourceTransactionManager(dataSource));
         uploads = new Uploads(template.getMapper(UploadMapper.class), dataSource, transactions);
-        visitors = new Visitors(template.getMapper(VisitorMapper.class), transactions);
+        ConcernMapper concernMapper = template.getMapper(ConcernMapper.class);
+        TellingMapper tellingMapper = template.getMapper(TellingMapper.class);
+        concerns = new Concerns(concernMapper);
+        notices = new Notices(template.getMapper(NoticeMapper.class));
+        letters = new Letters(template.getMapper(LetterMapper.class), transactions);
+        privateAddresses = new PrivateAddresses(template.getMapper(PrivateAddressMapper.class));
+        telling = new Telling(tellingMapper, concerns, concernMapper, notices, transactions);
+        visitors = new Visitors(template.getMapper(VisitorMapper.class), concerns, transactions);
         shares = new Shares(template.getMapper(ShareMapper.class));
         sessions.getConfiguration().addMapper(SeatWordMapper.class);
         seatWords = new SeatWords(template.getMapper(SeatWordMapper.class), transactions);
-        editions = new Editions(mapper, dataSource, transactions);
+        editions = new Editions(mapper, tellingMapper, dataSource, transactions);
     }
 
     Visitors visitors() {
         return visitors;
+    }
+
+    Concerns concerns() {
+        return concerns;
+    }
+
+    Notices notices() {
+        return notices;
+    }
+
+    Letters letters() {
+        return letters;
+    }
+
+    PrivateAddresses privateAddresses() {
+        return privateAddresses;
+    }
+
+    Telling telling() {
+        return telling;
     }
 
     Shares shares() {

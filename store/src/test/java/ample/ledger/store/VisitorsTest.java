@@ -35,7 +35,7 @@ class VisitorsTest {
         assertThat(visitors.find("student:wren")).isEmpty();
         assertThat(keep("student:wren", "{\"a\": 1}")).isEmpty();
         assertThat(keep("student:wren", "{\"b\": 1}")).hasValue("{\"a\": 1}");
-        assertThat(visitors.find("student:wren")).hasValue(new Found("{\"b\": 1}", false));
+        assertThat(visitors.find("student:wren")).hasValue(new Found("{\"b\": 1}", false, List.of()));
     }
 
     @Test
