@@ -41,10 +41,12 @@ public class InstitutionNews {
             await(seen, patience);
             rows = mapper.since(after);
         }
+        long last = rows.isEmpty() ? after : rows.get(rows.size() - 1).change();
         return new RegistrarNews(
-                rows.isEmpty() ? after : rows.get(rows.size() - 1).change(),
+                last,
                 clock.now(),
-                rows.stream().map(SeatsMapper.Row::seats).toList());
+                rows.stream().map(SeatsMapper.Row::seats).toList(),
+                rows.isEmpty() ? List.of() : mapper.students(after, last));
     }
 
     private long tellings() {

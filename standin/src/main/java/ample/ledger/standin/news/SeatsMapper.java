@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
 import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 
 /** The last word on each pool of seats. */
@@ -39,6 +40,10 @@ interface SeatsMapper {
             + " FROM seats WHERE change > #{change}"
             + " ORDER BY change, term, pool")
     List<Row> since(long change);
+
+    /** Those for whom something changed after one change, up to another. */
+    @Select("SELECT student FROM student_change WHERE change > #{after} AND change <= #{last} ORDER BY student")
+    List<String> students(@Param("after") long after, @Param("last") long last);
 
     /** The number of the last change; 0 where there was none. */
     @Select("SELECT coalesce(max(change), 0) FROM seats")

@@ -10,7 +10,6 @@ import ample.ledger.core.schedule.CourseCode;
 import ample.ledger.core.schedule.LoadRule;
 import ample.ledger.core.schedule.Requirement;
 import ample.ledger.core.schedule.Schedule;
-import ample.ledger.core.schedule.Section;
 import ample.ledger.standin.clock.InstitutionClock;
 import ample.ledger.standin.posted.PostedBundles;
 import java.math.BigDecimal;
@@ -26,6 +25,9 @@ import org.springframework.stereotype.Component;
 /** Everybody whom the institution knows. */
 @Component
 public class People {
+
+    /** Of the mailboxes of students; no such address is ever given to anybody (RFC 2606). */
+    private static final String MAIL = "@students.example";
 
     private final GeneratedStudents generated;
     private final PostedBundles bundles;
@@ -93,6 +95,7 @@ public class People {
         return new StudentFile(
                 account,
                 student.name(),
+                Optional.of(account + MAIL),
                 clock.now(),
                 BigDecimal.valueOf(student.credits()),
                 student.level(),
@@ -127,9 +130,7 @@ public class People {
 
     /** With the end of the last day on which some section of the term can still be added. */
     private static Optional<LocalDateTime> closes(Schedule schedule) {
-        return schedule.sections().stream()
-                .map(Section::span)
-                .distinct()
+        return schedule.spans().stream()
                 .flatMap(span -> BindingDate.of(span, schedule.lists().bindingRules()).stream())
                 .filter(date -> date.rule().purpose() == BindingRule.Purpose.ADD)
                 .map(date -> date.date().plusDays(1).atStartOfDay())

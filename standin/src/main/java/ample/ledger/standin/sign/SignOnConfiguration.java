@@ -82,7 +82,7 @@ class SignOnConfiguration {
     @Order(3)
     SecurityFilterChain pages(HttpSecurity http) throws Exception {
         return http.authorizeHttpRequests(
-                        requests -> requests.requestMatchers("/", "/clock", "/sign-in", "/*.css", "/error")
+                        requests -> requests.requestMatchers("/", "/clock", "/letters", "/sign-in", "/*.css", "/error")
                                 .permitAll()
                                 .anyRequest()
                                 .denyAll())

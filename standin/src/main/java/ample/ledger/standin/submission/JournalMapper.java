@@ -91,7 +91,8 @@ interface JournalMapper {
      * @param had who is now registered in what; none of it in {@code gone}
      * @param seats how the pools stand that have changed, which counts as one change
      */
-    @Insert("WITH kept AS (INSERT INTO submission (student, id, at, asked, answered)"
+    @Insert("WITH one AS MATERIALIZED (SELECT nextval('change') AS change),"
+            + " kept AS (INSERT INTO submission (student, id, at, asked, answered)"
             + " SELECT student, id, #{at}, asked, answered FROM unnest(#{submissions.students" + ARRAY
             + ", #{submissions.ids" + ARRAY + ", #{submissions.asked" + ARRAY + ", #{submissions.answered" + ARRAY
             + ") AS rows (student, id, asked, answered)),"
@@ -107,10 +108,13 @@ interface JournalMapper {
             + " AND registered.entry = gone.entry AND registered.student = gone.student),"
             + " come AS (INSERT INTO registered (term, entry, student) SELECT term, entry, student"
             + " FROM unnest(#{had.terms" + ARRAY + ", #{had.entries" + ARRAY + ", #{had.students" + ARRAY
-            + ") AS rows (term, entry, student) ON CONFLICT DO NOTHING)"
+            + ") AS rows (term, entry, student) ON CONFLICT DO NOTHING),"
+            + " theirs AS (INSERT INTO student_change (student, change)"
+            + " SELECT DISTINCT student, one.change FROM unnest(#{facts.students" + ARRAY
+            + ") AS rows (student), one WHERE student <> '' ON CONFLICT (student) DO UPDATE SET change = EXCLUDED.change)"
             + " INSERT INTO seats (term, pool, enrolled, waiting, promised, claimed, most, at, change)"
             + " SELECT term, pool, enrolled, waiting, promised, claimed::integer[], most, #{at},"
-            + " (SELECT nextval('change')) FROM unnest(#{seats.terms" + ARRAY + ", #{seats.pools" + ARRAY
+            + " (SELECT change FROM one) FROM unnest(#{seats.terms" + ARRAY + ", #{seats.pools" + ARRAY
             + ", #{seats.enrolled" + ARRAY + ", #{seats.waiting" + ARRAY + ", #{seats.promised" + ARRAY
             + ", #{seats.claimed" + ARRAY + ", #{seats.most" + ARRAY
             + ") AS rows (term, pool, enrolled, waiting, promised, claimed, most)"
