@@ -1,6 +1,6 @@
 // @ts-check
 // The keyboard: / finds, w goes to my week, j and k go through the lines, o opens one in place, x chooses it,
-// a adds it to my week, l lines up what is chosen, b edits the brief, z takes back its
+// a adds it to my week, t watches it, l lines up what is chosen, b edits the brief, z takes back its
 // last change and Z does it again, Escape closes what is open, ? tells all this. The preferences turn all but Escape off.
 import { closeEditors } from "./brief.js";
 import { lineUp } from "./choose.js";
@@ -31,7 +31,20 @@ function line() {
   return document.activeElement?.closest(".line");
 }
 
-/** What each key does, and how that is said. */
+/** Puts a watch on the section of the line, as its details do. */
+function watchLine() {
+  const form = document.querySelector("#watching");
+  const chosen = line()?.querySelector("[name=line]");
+  if (form instanceof HTMLFormElement && chosen instanceof HTMLInputElement) {
+    const field = document.createElement("input");
+    field.type = "hidden";
+    field.name = "line";
+    field.value = chosen.value;
+    form.append(field);
+    form.submit();
+  }
+}
+
 /**
  * What each key says and, where the browser does not do it by itself, does.
  * @typedef {Record<string, [string, (() => unknown)?]>} Keys
@@ -56,11 +69,12 @@ const onLines = {
   k: ["the line before", () => step(-1)],
   Enter: ["the sheet of the line"],
   o: [
-    "look at the line here, in a list",
+    "show details of the line here, in a list",
     () => line()?.querySelector(".look") && look(line().querySelector(".look")),
   ],
   x: ["choose the line", () => line()?.querySelector("[name=line]").click()],
   a: ["add the line to my week", () => line()?.querySelector(".add")?.click()],
+  t: ["watch the line: you are told what changes", () => watchLine()],
   l: ["line up what is chosen", lineUp],
 };
 
@@ -70,14 +84,14 @@ const onBrowse = {
     "edit the brief",
     () => document.querySelector(".brief .phrase .opens")?.focus(),
   ],
-  z: ["take back the last change of the brief", takeBack],
+  z: ["undo the last change of the brief", takeBack],
   Z: ["do it again", redo],
 };
 
 /** @type {Keys} */
 const onWeek = {
   z: [
-    "take back the last change of the plan",
+    "undo the last change of the plan",
     () => document.querySelector(".undo button")?.click(),
   ],
 };

@@ -76,6 +76,15 @@ async function refresh(entries) {
   });
 }
 
+/** Says in the head how many notices there are that the student has not seen. */
+function noticed(count) {
+  const mark = document.querySelector("#to-notices sup");
+  if (mark) {
+    mark.textContent = count;
+    mark.hidden = count === "0";
+  }
+}
+
 function listen() {
   if (!live()) {
     return;
@@ -94,6 +103,7 @@ function listen() {
       );
     heard(time);
   });
+  source.addEventListener("notices", (event) => noticed(event.data));
   source.addEventListener("error", tryAgain);
 }
 

@@ -87,7 +87,7 @@ record BrowseAsk(Addressing addresses, List<String> say, boolean understood, Opt
         String dropped = change.dropped().stream()
                 .map(condition -> Words.quoted(condition.phrase(wording).standingAlone()))
                 .collect(Collectors.joining(", "));
-        return List.of("Your conditions from %s: %s. Left out, because they make no sense here: %s."
+        return List.of("Your conditions from %s: %s. Left out, because they do not apply here: %s."
                 .formatted(
                         before.name(),
                         change.kept().isEmpty()

@@ -245,7 +245,7 @@ final class BrowsePages {
                             + (alone.sections() == 1
                                     ? " fits by its own days; it does not"
                                     : " fit by their own days; none does")
-                            + " with everything it is taken with.",
+                            + " with all sections it must be taken with.",
                     "Show " + what + "s by their own days",
                     addresses.to(alone.brief()));
         });

@@ -120,7 +120,7 @@ final class TopicForms {
             case STILL_OWED -> values("Requirements still owed", Facet.STILL_OWED);
             case PREREQUISITE -> values("Prerequisite", Facet.PREREQUISITE);
             case MAY_TAKE -> values("What you may take", Facet.MAY_TAKE);
-            case ON_RECORD -> values("What is on your record", Facet.ON_RECORD);
+            case ON_RECORD -> values("What your record says", Facet.ON_RECORD);
             case MATERIALS -> values("Course materials", Facet.MATERIALS);
             case SEATS ->
                 filledIn(
@@ -177,7 +177,7 @@ final class TopicForms {
 
     private String legend(Facet facet) {
         if (facet.isByRecord()) {
-            return record ? "By your record" : "By your record, which is not known yet: add it under My record";
+            return record ? "By your record" : "By your record. Add it under My record first";
         }
         return facet == Facet.REQUIREMENT ? "Counting toward any of these" : "Any of these " + facet.plural();
     }
@@ -219,12 +219,7 @@ final class TopicForms {
                 new Group(
                         "Labs and other companions",
                         List.of(choice(
-                                "checkbox",
-                                "days-of",
-                                "section",
-                                "each section by its own days, whatever it is taken with",
-                                "",
-                                alone))));
+                                "checkbox", "days-of", "section", "each section by its own days only", "", alone))));
     }
 
     private static String label(OnDays.Rule rule) {

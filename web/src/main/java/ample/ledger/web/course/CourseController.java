@@ -3,6 +3,7 @@ package ample.ledger.web.course;
 import ample.ledger.core.browse.brief.Brief;
 import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.TermCode;
+import ample.ledger.core.watch.Watched;
 import ample.ledger.web.head.Head;
 import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Addresses;
@@ -11,7 +12,9 @@ import ample.ledger.web.term.NotPostedException;
 import ample.ledger.web.term.Places;
 import ample.ledger.web.term.PostedTerm;
 import ample.ledger.web.term.Terms;
+import ample.ledger.web.visit.Visit;
 import ample.ledger.web.visit.Visits;
+import ample.ledger.web.watch.WatchForm;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.Set;
 import org.springframework.stereotype.Controller;
@@ -50,9 +53,11 @@ class CourseController {
                 BriefReader.read(request, posted.index().vocabulary(), Set.of()).brief();
         Course course =
                 posted.schedule().courseWritten(code).orElseThrow(() -> NotPostedException.course(posted, code, brief));
-        head.put(model, request, places.place(term), brief, new Addresses(term).course(course.code(), brief));
-        model.addAttribute(
-                "page", new CoursePages(posted, terms.all(), course, brief, visits.of(request, preferences)).page());
+        String here = new Addresses(term).course(course.code(), brief);
+        head.put(model, request, places.place(term), brief, here);
+        Visit visit = visits.of(request, preferences);
+        WatchForm.put(model, request, visit.kept(), new Watched.OfCourse(term, course.code()), here);
+        model.addAttribute("page", new CoursePages(posted, terms.all(), course, brief, visit).page());
         return "course/page";
     }
 }

@@ -93,7 +93,7 @@ final class DeskPages {
                 upload.fileName(),
                 false,
                 Words.count(count, "fault") + " in " + upload.fileName(),
-                "Nothing was posted. Mend " + (count == 1 ? "it" : "them") + " and upload the bundle again.",
+                "Nothing was posted. Correct " + (count == 1 ? "it" : "them") + " and upload the bundle again.",
                 List.of(),
                 upload.faults().stream().map(DeskPages::row).toList(),
                 List.of());
@@ -122,7 +122,7 @@ final class DeskPages {
                 !same,
                 schedule.term().name() + " of " + schedule.institution().name(),
                 same
-                        ? "It equals edition %d, which is current. There is nothing to post."
+                        ? "It is the same as edition %d, which is current. There is nothing to post."
                                 .formatted(current.orElseThrow().number())
                         : warned,
                 facts(schedule, next),

@@ -15,7 +15,7 @@ import org.springframework.web.util.UriComponentsBuilder;
  * Lets only our own pages change anything, whoever is signed in: browsers say with each request which page sent it ({@code
  * Sec-Fetch-Site}, Fetch Metadata Request Headers, W3C), or at least which origin ({@code Origin}, RFC 6454). No page of another site
  * can say otherwise. A request with neither is no browser's, or an old one's, and is refused too: OWASP's cheat sheet on cross-site
- * request forgery.
+ * request forgery. Letters are stopped by mail programs too, which send nothing of the kind (RFC 8058); there the address itself is the secret.
  */
 final class OwnPagesOnly extends OncePerRequestFilter {
 
@@ -24,11 +24,14 @@ final class OwnPagesOnly extends OncePerRequestFilter {
     /** A page of ours, or the visitor's own doing: an address typed, a bookmark. */
     private static final Set<String> OURS = Set.of("same-origin", "none");
 
+    /** Whoever knows the rest of it may send to it from anywhere. */
+    private static final String STOPS_LETTERS = "/letters/stop/";
+
     private static final String SITE = "Sec-Fetch-Site";
 
     private static final Refusal ELSEWHERE = new Refusal(
             "This was sent by another site, and nothing was changed.",
-            "What you keep here is changed from our own pages only. Open the page again and do it there.");
+            "Only our own pages can change what you keep here. Open the page again and do it there.");
 
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
@@ -41,6 +44,9 @@ final class OwnPagesOnly extends OncePerRequestFilter {
     }
 
     private static boolean fromOurPages(HttpServletRequest request) {
+        if (request.getRequestURI().startsWith(STOPS_LETTERS)) {
+            return true;
+        }
         String site = request.getHeader(SITE);
         return site != null ? OURS.contains(site) : ours(request).equals(request.getHeader(HttpHeaders.ORIGIN));
     }

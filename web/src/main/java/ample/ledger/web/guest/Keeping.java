@@ -40,6 +40,7 @@ public class Keeping {
     public static final String AWAY_SESSION = "away";
 
     private static final String OF_THIS_REQUEST = Keeping.class.getName();
+    private static final String FOUND = OF_THIS_REQUEST + ".found";
     private static final String AWAY = OF_THIS_REQUEST + ".away";
 
     private static final int MOST_SHARES = 30;
@@ -108,6 +109,7 @@ public class Keeping {
                 && student(request).isEmpty()) {
             GuestCookie.of(request).renew();
         }
+        found.ifPresent(some -> request.setAttribute(FOUND, some));
         return found.map(Visitors.Found::content).map(KeptJson::read);
     }
 
@@ -148,7 +150,10 @@ public class Keeping {
                 return new Visitors.Change<>(Optional.empty(), new Done(before, before));
             }
             Kept kept = fitting(after, begun ? LARGEST_AT_FIRST : LARGEST);
-            return new Visitors.Change<>(Optional.of(KeptJson.write(kept)), new Done(before, kept));
+            return new Visitors.Change<>(
+                    Optional.of(KeptJson.write(kept)),
+                    KeptStudents.concerns(owner, before, kept),
+                    new Done(before, kept));
         });
         request.setAttribute(OF_THIS_REQUEST, done.after());
         done.after().plans().plans().stream()
@@ -156,6 +161,15 @@ public class Keeping {
                 .forEach(plan -> shares.showChanged(
                         owner, plan.season(), plan.id(), PlanJson.write(plan), PlanJson.write(plan.noted(""))));
         return done.after();
+    }
+
+    /**
+     * What the notices are about that the student has not seen who sends {@code request}: of each its term and what it is about, with a blank
+     * between. None of a guest, and where it cannot be reached.
+     */
+    public List<String> unseen(HttpServletRequest request) {
+        of(request);
+        return request.getAttribute(FOUND) instanceof Visitors.Found found ? found.unseen() : List.of();
     }
 
     /**
@@ -253,17 +267,6 @@ public class Keeping {
      */
     public record Adopted(boolean all, boolean offered) {}
 
-    /** Lets a student of whom nothing is kept begin with a plan. */
-    public void begin(String name, Plan plan) {
-        visitors.change(
-                Visitors.student(name),
-                content -> new Visitors.Change<>(
-                        content.isPresent()
-                                ? Optional.empty()
-                                : Optional.of(KeptJson.write(Kept.NOTHING.with(PlanBook.EMPTY.bringing(plan)))),
-                        ""));
-    }
-
     private boolean takeOver(String student, Kept guest) {
         try {
             return visitors.change(student, content -> {
@@ -271,6 +274,7 @@ public class Keeping {
                 Kept after = fitting(both, LARGEST);
                 return new Visitors.Change<>(
                         Optional.of(KeptJson.write(after)),
+                        Optional.of(after.concerns()),
                         guest.plans().plans().stream().allMatch(after.plans()::holds));
             });
         } catch (KeptFullException full) {

@@ -1,11 +1,13 @@
 package ample.ledger.web.head;
 
 import ample.ledger.core.browse.brief.Brief;
+import ample.ledger.core.schedule.TermCode;
 import ample.ledger.web.guest.Keeping;
 import ample.ledger.web.term.Place;
 import ample.ledger.web.term.Places;
 import ample.ledger.web.term.Terms;
 import jakarta.servlet.http.HttpServletRequest;
+import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
@@ -16,6 +18,7 @@ public class Head {
 
     private static final String NAME = "where";
     private static final String ME = "me";
+    private static final String TERM = Head.class.getName() + ".term";
 
     private final Terms terms;
     private final Keeping keeping;
@@ -39,12 +42,12 @@ public class Head {
         LastPlace.shows(request, place);
         int week =
                 keeping.of(request).week(place.terms().get(0).edition().term()).size();
-        put(model, request, Where.of(terms.all(), place, brief, week), here);
+        put(model, request, place, Where.of(terms.all(), place, brief, week), keeping.unseen(request), here);
     }
 
     /** The same where something has gone wrong, so that what is kept for the visitor is not looked at. */
     public void putWithoutVisitor(Model model, HttpServletRequest request, Place place, Brief brief, String here) {
-        put(model, request, Where.of(terms.all(), place, brief, 0), here);
+        put(model, request, place, Where.of(terms.all(), place, brief, 0), List.of(), here);
     }
 
     /**
@@ -54,9 +57,12 @@ public class Head {
      * @param back where the page leads back to
      */
     public void putBeside(Model model, HttpServletRequest request, String back) {
-        model.addAttribute(ME, Me.of(request, back));
+        // Nothing is kept of whom a page of trouble is shown before it is known who they are.
+        List<String> unseen = Keeping.studentName(request).isPresent() ? keeping.unseen(request) : List.of();
+        model.addAttribute(ME, Me.of(request, unseen, back));
         from(back, request)
-                .ifPresent(place -> put(model, request, Where.of(terms.all(), place, Brief.EVERYTHING, 0), back));
+                .ifPresent(place ->
+                        put(model, request, place, Where.of(terms.all(), place, Brief.EVERYTHING, 0), unseen, back));
     }
 
     private Optional<Place> from(String back, HttpServletRequest request) {
@@ -69,8 +75,15 @@ public class Head {
                 .or(() -> lastPlace.of(request));
     }
 
-    private static void put(Model model, HttpServletRequest request, Where where, String here) {
+    /** The term that the head of the page speaks of; empty before it is put, and where nothing is posted. */
+    public static Optional<TermCode> term(HttpServletRequest request) {
+        return Optional.ofNullable((TermCode) request.getAttribute(TERM));
+    }
+
+    private static void put(
+            Model model, HttpServletRequest request, Place place, Where where, List<String> unseen, String here) {
+        request.setAttribute(TERM, place.terms().get(0).edition().term());
         model.addAttribute(NAME, where);
-        model.addAttribute(ME, Me.of(request, here));
+        model.addAttribute(ME, Me.of(request, unseen, here));
     }
 }

@@ -39,11 +39,11 @@ record LineUpAsk(List<Section> shown, List<Section> meant, List<String> say) {
                     () -> say.add(
                             picked.term().equals(term)
                                     ? noSection(name, picked.entry()) + "."
-                                    : "Sections of one term stand side by side, here those of %s; left out: %s of %s."
+                                    : "A line-up holds sections of one term. Here are those of %s; left out: %s of %s."
                                             .formatted(name, picked.entry(), nameOf.apply(picked.term()))));
         }
         if (sections.size() > LineUpPages.MOST) {
-            say.add("%d sections stand side by side at most; left out: %s."
+            say.add("A line-up holds at most %d sections. Left out: %s."
                     .formatted(
                             LineUpPages.MOST,
                             sections.subList(LineUpPages.MOST, sections.size()).stream()

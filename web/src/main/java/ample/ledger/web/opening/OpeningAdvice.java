@@ -2,6 +2,7 @@ package ample.ledger.web.opening;
 
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.web.guest.Keeping;
+import ample.ledger.web.head.Head;
 import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.PostedTerm;
 import ample.ledger.web.term.Terms;
@@ -48,15 +49,12 @@ class OpeningAdvice {
                     .orElse("");
         }
 
-        /** The term that the page is about, or else the first; none where nothing is posted. */
+        /** The term that the head of the page speaks of; none where nothing is posted. */
         private List<Schedule> term() {
-            String path = request.getRequestURI();
-            List<Schedule> all = terms.all().stream().map(PostedTerm::schedule).toList();
-            return all.stream()
-                    .filter(schedule -> path.startsWith("/" + schedule.term().code() + "/"))
-                    .findFirst()
-                    .map(List::of)
-                    .orElse(all.subList(0, Math.min(1, all.size())));
+            return Head.term(request).stream()
+                    .map(terms::get)
+                    .map(PostedTerm::schedule)
+                    .toList();
         }
     }
 

@@ -131,7 +131,7 @@ class BusyController {
             }
             if (hours().isEmpty()) {
                 faults.add(
-                        "“%s” to “%s” are not hours. Write them like 11:30 and 13:00, the later one second. Enter what goes on over midnight as two busy times."
+                        "“%s” to “%s” are not hours. Write them like 11:30 and 13:00, the later one second. Enter a busy time that passes midnight as two."
                                 .formatted(starts.strip(), ends.strip()));
             }
             if (!date.isBlank() && once().isEmpty()) {
@@ -250,10 +250,10 @@ class BusyController {
     /** @param left how many of the busy times there was no room for */
     private static List<String> sentences(BusyCalendar.Reading read, String name, int left) {
         List<String> say = new ArrayList<>();
-        say.add("%s taken from “%s”.".formatted(Words.count(read.busy().size() - left, "busy time"), name));
+        say.add("%s imported from “%s”.".formatted(Words.count(read.busy().size() - left, "busy time"), name));
         if (read.allDay() > 0) {
             say.add(Words.count(read.allDay(), "all-day event")
-                    + " left out, since they take no hours: add those that do by hand.");
+                    + " left out because they have no hours. Add them by hand if you need them.");
         }
         if (read.outside() > 0) {
             say.add(Words.count(read.outside(), "event") + " not in these dates left out.");

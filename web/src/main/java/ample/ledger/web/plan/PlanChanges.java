@@ -95,7 +95,7 @@ class PlanChanges {
             return tell(
                     told,
                     sent,
-                    "This plan was changed in another window.%s Your change (%s) was not made. Look at the plan as it is now, and try again if you still want it."
+                    "This plan was changed in another window.%s Your change (%s) was not made. Check the plan as it is now, and try again if you still want to."
                             .formatted(last, words));
         }
         return "redirect:" + sent.back();

@@ -8,7 +8,7 @@ import java.util.Collection;
 import java.util.stream.Collectors;
 
 /** How forms and addresses of one term name sections: {@link Picked} reads it. */
-final class PlanTokens {
+public final class PlanTokens {
 
     private PlanTokens() {}
 
@@ -21,7 +21,7 @@ final class PlanTokens {
     }
 
     /** Several of them, with commas between. */
-    static String of(Collection<Attendance> attendances, TermCode term) {
+    public static String of(Collection<Attendance> attendances, TermCode term) {
         return attendances.stream().map(attendance -> of(attendance, term)).collect(Collectors.joining(","));
     }
 

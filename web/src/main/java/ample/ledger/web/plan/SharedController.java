@@ -1,7 +1,6 @@
 package ample.ledger.web.plan;
 
 import ample.ledger.core.browse.brief.Brief;
-import ample.ledger.core.exchange.CalendarFile;
 import ample.ledger.core.exchange.PlanJson;
 import ample.ledger.core.plan.Plan;
 import ample.ledger.core.plan.PlanBook;
@@ -13,7 +12,6 @@ import ample.ledger.store.Shares.Share;
 import ample.ledger.store.Visitors;
 import ample.ledger.web.guest.Keeping;
 import ample.ledger.web.guest.Kept;
-import ample.ledger.web.guest.KeptRecord;
 import ample.ledger.web.head.Head;
 import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.record.OwnRecordWords;
@@ -88,8 +86,7 @@ class SharedController {
                 .forEach(name ->
                         Optional.ofNullable(parameters.getFirst(name)).ifPresent(value -> shown.add(name, value)));
         WeekAsk ask = WeekAsk.of(term, "/shared/" + token, shown);
-        Kept kept = new Kept(
-                new PlanBook(0, List.of(plan), Map.of(), List.of()), List.of(), KeptRecord.NONE, KeptRecord.NONE);
+        Kept kept = Kept.NOTHING.with(new PlanBook(0, List.of(plan), Map.of(), List.of()));
         Optional<String> student =
                 Visitors.studentOf(share.owner()).filter(name -> share.withRecord() && isAdviser(request));
         Visit visit =
@@ -118,14 +115,21 @@ class SharedController {
         return request.isUserInRole(Keeping.ADVISER);
     }
 
-    /** What is attended, for a calendar to ask for again and again. */
+    /**
+     * What is attended, for a calendar to ask for again and again.
+     * With the owner's own dates, where they have said so: what binds, when registration opens, and until when seats are kept.
+     */
     @GetMapping(path = "/shared/{token}/calendar.ics", produces = "text/calendar;charset=UTF-8")
     @ResponseBody
     String calendar(@PathVariable String token, HttpServletResponse response) {
-        Plan plan = plan(share(token, "calendar"));
+        Share share = share(token, "calendar");
+        Plan plan = plan(share);
         unseen(response);
-        return CalendarFile.of(
-                PlannedWeek.of(plan, List.of(), places.schedules()).attended(), clock.instant());
+        Kept kept = Kept.NOTHING.with(new PlanBook(0, List.of(plan), Map.of(), List.of()));
+        Optional<Visit> owner = Visitors.studentOf(share.owner())
+                .filter(student -> share.withRecord())
+                .map(student -> visits.of(kept, Preferences.USUAL, student));
+        return new PlanCalendar(terms, clock.instant()).of(PlannedWeek.of(plan, List.of(), places.schedules()), owner);
     }
 
     private Share share(String token, String purpose) {

@@ -1,10 +1,8 @@
 package ample.ledger.web.plan;
 
-import ample.ledger.core.exchange.CalendarFile;
 import ample.ledger.core.exchange.PlanJson;
 import ample.ledger.core.plan.Plan;
 import ample.ledger.core.plan.PlanBook;
-import ample.ledger.core.plan.PlanDate;
 import ample.ledger.core.plan.PlannedWeek;
 import ample.ledger.core.schedule.SeasonCode;
 import ample.ledger.core.schedule.TermCode;
@@ -82,15 +80,8 @@ class TakeAwayController {
         takenAway(response, plan, "ics");
         PlannedWeek week = PlannedWeek.of(plan, List.of(), places.schedules());
         Visit visit = visits.of(request, preferences);
-        return CalendarFile.of(
-                week.attended(),
-                dates.equals("yes")
-                        ? PlanDate.of(
-                                week,
-                                attendance -> visit.reading(
-                                        terms.get(attendance.term().code()), attendance.section()))
-                        : List.of(),
-                clock.instant());
+        return new PlanCalendar(terms, clock.instant())
+                .of(week, dates.equals("yes") ? Optional.of(visit) : Optional.empty());
     }
 
     /** The plan as {@code docs/formats/plan.md} has it. */
@@ -130,7 +121,7 @@ class TakeAwayController {
             return PlanChanges.tell(
                     told,
                     sent,
-                    "That plan is for %s; open My week of one of its terms to bring it in.".formatted(plan.season()));
+                    "That plan is for %s; open My week in one of its terms to import it.".formatted(plan.season()));
         }
         PlanBook before = keeping.of(request).plans();
         PlanBook after = keeping.changePlans(request, book -> book.bringing(plan));
@@ -138,17 +129,23 @@ class TakeAwayController {
                 told,
                 sent,
                 before.equals(after)
-                        ? "You have that plan already, word for word, or as many plans as can be kept."
-                        : "“%s” brought in.".formatted(after.current(season).name()));
+                        ? "You already have exactly this plan, or you have as many plans as can be kept."
+                        : "“%s” imported.".formatted(after.current(season).name()));
         return "redirect:/" + term + "/week";
     }
 
+    /**
+     * @param notes whether an adviser sees the notes too
+     * @param record whether an adviser sees the record too
+     * @param dates whether a calendar gets the student's own dates too: deadlines, opening, ends of offers
+     */
     @PostMapping("/{term}/week/share")
     String share(
             @PathVariable TermCode term,
             @RequestParam String purpose,
             @RequestParam(defaultValue = "false") boolean notes,
             @RequestParam(defaultValue = "false") boolean record,
+            @RequestParam(defaultValue = "false") boolean dates,
             HttpServletRequest request) {
         boolean calendar = purpose.equals("calendar");
         keeping.share(
@@ -156,7 +153,7 @@ class TakeAwayController {
                 plan(term, request),
                 calendar ? "calendar" : "reading",
                 notes && !calendar,
-                record && !calendar);
+                calendar ? dates : record);
         return "redirect:/" + term + "/week#shares";
     }
 

@@ -92,7 +92,7 @@ class WeavePages {
             }
             if (wants.isEmpty() && reading.faults().isEmpty()) {
                 reading.faults()
-                        .add("Say which courses are wanted, as in “%s, %s or %s”.".formatted((Object[]) examples()));
+                        .add("Enter the courses you want, as in “%s, %s or %s”.".formatted((Object[]) examples()));
             }
             if (!reading.faults().isEmpty()) {
                 return nothing("");
@@ -107,7 +107,7 @@ class WeavePages {
                     .orElseGet(() -> nothing(
                             job.waits()
                                     ? "Other weeks are being woven. Yours starts as soon as one of them is done."
-                                    : "%d %% of the weeks looked at.".formatted(Math.round(job.share() * 100))));
+                                    : "%d %% of the weeks checked.".formatted(Math.round(job.share() * 100))));
         }
 
         private WeaveJobs.Done weave(WeaveRequest request, WeaveJobs.Job running) {

@@ -68,6 +68,6 @@ final class WeavePictures {
     }
 
     private int offset(int minute) {
-        return (minute - frame.firstMinute()) * PICTURE / (frame.hours() * 60);
+        return (frame.nearest(minute) - frame.firstMinute()) * PICTURE / (frame.hours() * 60);
     }
 }

@@ -215,7 +215,7 @@ final class WeaveReading {
         }
         Optional<Map<String, List<String>>> parameters = Addresses.parameters(weave.brief());
         if (parameters.isEmpty()) {
-            faults.add("The brief that every section shall fit cannot be read; save it anew in Browse.");
+            faults.add("The brief that every section must fit cannot be read. Save it again in Browse.");
             return Optional.empty();
         }
         Map<TermCode, Findings> findings = new HashMap<>();

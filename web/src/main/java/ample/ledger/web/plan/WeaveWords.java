@@ -154,7 +154,7 @@ record WeaveWords(ClockStyle clock) {
             return "keeping " + pinned.section();
         }
         if (demand instanceof Demand.Seats) {
-            return "full sections being left out";
+            return "without full sections";
         }
         return demand instanceof Demand.Refused refused ? "refusing " + refused.section() : "the brief";
     }

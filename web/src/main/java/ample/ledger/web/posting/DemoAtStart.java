@@ -5,7 +5,7 @@ import ample.ledger.core.exchange.ScheduleBundle;
 import ample.ledger.core.schedule.TermCode;
 import ample.ledger.store.Editions;
 import ample.ledger.web.LedgerSettings;
-import ample.ledger.web.guest.Keeping;
+import ample.ledger.web.guest.KeptStudents;
 import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.NamedCsvRecord;
 import java.io.IOException;
@@ -26,12 +26,12 @@ import org.springframework.stereotype.Component;
 class DemoAtStart implements InitializingBean {
 
     private final Editions editions;
-    private final Keeping keeping;
+    private final KeptStudents students;
     private final String folder;
 
-    DemoAtStart(Editions editions, Keeping keeping, LedgerSettings settings) {
+    DemoAtStart(Editions editions, KeptStudents students, LedgerSettings settings) {
         this.editions = editions;
-        this.keeping = keeping;
+        this.students = students;
         this.folder = settings.demo();
     }
 
@@ -51,7 +51,7 @@ class DemoAtStart implements InitializingBean {
             try (DirectoryStream<Path> files = Files.newDirectoryStream(plans, "*.json")) {
                 for (Path file : files) {
                     String student = file.getFileName().toString().replace(".json", "");
-                    keeping.begin(student, PlanJson.read(Files.readString(file), "1"));
+                    students.begin(student, PlanJson.read(Files.readString(file), "1"));
                 }
             }
         }

@@ -99,7 +99,7 @@ class PreferencesController {
                                 "keys",
                                 "Single keys, such as / to find",
                                 List.of(
-                                        answer(Preferences.Keys.ON, "on; ? tells which", now.keys()),
+                                        answer(Preferences.Keys.ON, "on (press ? to see them)", now.keys()),
                                         answer(Preferences.Keys.OFF, "off", now.keys()))),
                         new Question("home", "Home campus", campuses(now.home()))));
         return "preferences/page";

@@ -34,7 +34,7 @@ final class Mends {
         if (then.isRefusedFor(Reason.PREREQUISITE) || then.isRefusedFor(Reason.NEEDS_PERMISSION)) {
             Attendance lead = line.step().lead();
             mends.add(page(
-                    "What leads to " + lead.section().course().code(),
+                    "See what comes before " + lead.section().course().written(),
                     new Addresses(lead.term().code())
                             .course(lead.section().course().code(), Brief.EVERYTHING)));
         }

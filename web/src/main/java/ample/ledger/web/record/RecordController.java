@@ -112,7 +112,7 @@ class RecordController {
         keeping.change(request, kept -> kept.with(official ? record.coursesAlone() : record));
         List<String> faults = faults(record, posted());
         if (tooLarge) {
-            faults.add("The file is larger than any list of courses: 8 KB at most. It was left out.");
+            faults.add("The file is larger than any list of courses: 8 KB at most. It was not used.");
         }
         return faults.isEmpty() ? "redirect:" + Local.address(back) : page(record, faults, back, request, model);
     }

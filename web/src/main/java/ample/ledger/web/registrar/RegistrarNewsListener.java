@@ -6,6 +6,8 @@ import ample.ledger.core.registrar.RegistrarAwayException;
 import ample.ledger.core.registrar.RegistrarNews;
 import ample.ledger.core.registrar.SeatWord;
 import ample.ledger.store.SeatWords;
+import ample.ledger.store.Telling;
+import ample.ledger.store.Visitors;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.List;
@@ -36,15 +38,17 @@ final class RegistrarNewsListener implements SmartLifecycle {
 
     private final Registrar registrar;
     private final SeatWords words;
+    private final Telling telling;
     private final Clock clock;
     private final boolean followClock;
 
     private volatile boolean running;
     private long last;
 
-    RegistrarNewsListener(Registrar registrar, SeatWords words, Clock clock, boolean followClock) {
+    RegistrarNewsListener(Registrar registrar, SeatWords words, Telling telling, Clock clock, boolean followClock) {
         this.registrar = registrar;
         this.words = words;
+        this.telling = telling;
         this.clock = clock;
         this.followClock = followClock;
     }
@@ -84,6 +88,7 @@ final class RegistrarNewsListener implements SmartLifecycle {
         List<SeatWord> seats =
                 news.seats().stream().map(RegistrarNews.Seats::word).toList();
         words.put(seats);
+        telling.changed(news.students().stream().map(Visitors::student).toList());
         last = news.last();
     }
 

@@ -7,7 +7,7 @@ import org.springframework.boot.autoconfigure.condition.ConditionalOnWebApplicat
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
-/** Where the news of seats comes from. */
+/** Where the news of seats and notices comes from. */
 @Configuration(proxyBeanMethods = false)
 @ConditionalOnWebApplication
 class SeatConfiguration {
@@ -18,5 +18,10 @@ class SeatConfiguration {
     @Bean
     News seatNews(DataSource dataSource, SeatStreams streams) {
         return new News(News.Channel.SEATS, dataSource, PATIENCE, streams::refresh);
+    }
+
+    @Bean
+    News noticeNews(DataSource dataSource, SeatStreams streams) {
+        return new News(News.Channel.NOTICES, dataSource, PATIENCE, streams::refreshNotices);
     }
 }

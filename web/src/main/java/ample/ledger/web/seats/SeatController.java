@@ -3,7 +3,9 @@ package ample.ledger.web.seats;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.SeasonCode;
 import ample.ledger.core.schedule.TermCode;
+import ample.ledger.store.Visitors;
 import ample.ledger.web.guard.ClientAddress;
+import ample.ledger.web.guest.Keeping;
 import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Place;
 import ample.ledger.web.term.Places;
@@ -54,7 +56,11 @@ class SeatController {
             @PathVariable Optional<SeasonCode> season,
             @RequestParam Optional<Long> since,
             HttpServletRequest request) {
-        return streams.open(place(term, season), since.orElse(Long.MAX_VALUE), ClientAddress.of(request));
+        return streams.open(
+                place(term, season),
+                since.orElse(Long.MAX_VALUE),
+                ClientAddress.of(request),
+                Keeping.studentName(request).map(Visitors::student));
     }
 
     /** @param entries entry numbers with commas between; those that there are not are passed over */

@@ -3,6 +3,7 @@ package ample.ledger.web.seats;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Section;
 import ample.ledger.core.schedule.TermCode;
+import ample.ledger.store.Notices;
 import ample.ledger.web.guard.GuardSettings;
 import ample.ledger.web.guard.TooManyException;
 import ample.ledger.web.term.Place;
@@ -13,12 +14,14 @@ import java.io.IOException;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
@@ -43,9 +46,14 @@ class SeatStreams implements SmartLifecycle {
 
     private final SeatChanges seatChanges;
     private final Places places;
+    private final ApplicationEventPublisher events;
+    private final Notices notices;
     private final int mostOfAddress;
     private final Set<Listener> listeners = ConcurrentHashMap.newKeySet();
     private final Map<String, Integer> byAddress = new ConcurrentHashMap<>();
+
+    /** How many unseen notices each page was told of last. */
+    private final Map<Listener, Integer> told = new ConcurrentHashMap<>();
 
     /** A page that reads slowly keeps one of these waiting, not the news. */
     private final ExecutorService senders = Executors.newFixedThreadPool(SENDERS, task -> {
@@ -57,28 +65,37 @@ class SeatStreams implements SmartLifecycle {
     private volatile boolean running;
     private volatile long lastWord = System.nanoTime();
 
-    SeatStreams(SeatChanges seatChanges, Places places, GuardSettings settings) {
+    SeatStreams(
+            SeatChanges seatChanges,
+            Places places,
+            ApplicationEventPublisher events,
+            Notices notices,
+            GuardSettings settings) {
+        this.events = events;
+        this.notices = notices;
         this.seatChanges = seatChanges;
         this.places = places;
         this.mostOfAddress = settings.streams();
     }
 
-    private record Listener(Place place, SseEmitter emitter, String address) {}
+    /** @param owner the student who looks; empty for others */
+    private record Listener(Place place, SseEmitter emitter, String address, Optional<String> owner) {}
 
     /**
      * Begins a stream, with one word at once.
      *
      * @param since the number of the last change that the page knows of
      * @param address of who asks; one address holds only so many
+     * @param owner the student who asks; empty for others
      * @throws TooManyException when it holds as many already
      */
-    SseEmitter open(Place place, long since, String address) {
+    SseEmitter open(Place place, long since, String address, Optional<String> owner) {
         SseEmitter emitter = new SseEmitter(LONGEST.toMillis());
         if (listeners.size() >= MOST || !running) {
             emitter.complete();
             return emitter;
         }
-        Listener listener = new Listener(place, emitter, address);
+        Listener listener = new Listener(place, emitter, address, owner);
         add(listener);
         emitter.onCompletion(() -> remove(listener));
         emitter.onTimeout(emitter::complete);
@@ -115,12 +132,38 @@ class SeatStreams implements SmartLifecycle {
     /** Takes in what is new, and passes it on. */
     void refresh() {
         Map<TermCode, List<Section>> changed = seatChanges.refresh();
+        if (!changed.isEmpty()) {
+            events.publishEvent(new SeatsChanged(changed));
+        }
         boolean silent = System.nanoTime() - lastWord > SILENCE.toNanos();
         if (!changed.isEmpty() || silent) {
             lastWord = System.nanoTime();
             long last = seatChanges.last();
             listeners.forEach(listener -> tell(listener, entries(changedOf(listener, changed)), last, silent));
         }
+    }
+
+    /** Tells students who look at a page how many notices they have not seen, where that may be otherwise now. */
+    void refreshNotices() {
+        List<Listener> students = listeners.stream()
+                .filter(listener -> listener.owner().isPresent())
+                .toList();
+        Map<String, Integer> unseen =
+                notices
+                        .unseen(students.stream()
+                                .flatMap(listener -> listener.owner().stream())
+                                .distinct()
+                                .toList())
+                        .stream()
+                        .collect(Collectors.toMap(Notices.Unseen::owner, Notices.Unseen::count));
+        for (Listener listener : students) {
+            int count = unseen.getOrDefault(listener.owner().orElseThrow(), 0);
+            if (!Integer.valueOf(count).equals(told.put(listener, count)) && running) {
+                senders.execute(
+                        () -> send(listener, SseEmitter.event().name("notices").data(count)));
+            }
+        }
+        told.keySet().retainAll(listeners);
     }
 
     private static Stream<EntryNumber> changedOf(Listener listener, Map<TermCode, List<Section>> changed) {

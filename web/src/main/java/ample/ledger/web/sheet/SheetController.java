@@ -6,6 +6,7 @@ import ample.ledger.core.exchange.CalendarFile;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Section;
 import ample.ledger.core.schedule.TermCode;
+import ample.ledger.core.watch.Watched;
 import ample.ledger.web.head.Head;
 import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Addresses;
@@ -15,7 +16,9 @@ import ample.ledger.web.term.Place;
 import ample.ledger.web.term.Places;
 import ample.ledger.web.term.PostedTerm;
 import ample.ledger.web.term.Terms;
+import ample.ledger.web.visit.Visit;
 import ample.ledger.web.visit.Visits;
+import ample.ledger.web.watch.WatchForm;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
@@ -62,7 +65,9 @@ class SheetController {
         Place place = places.place(term);
         String here = new Addresses(term).sheet(section.entry(), reading.brief());
         head.put(model, request, place, reading.brief(), here);
-        model.addAttribute("page", SheetPages.page(posted, section, reading.brief(), visits.of(request, preferences)));
+        Visit visit = visits.of(request, preferences);
+        model.addAttribute("page", SheetPages.page(posted, section, reading.brief(), visit));
+        WatchForm.put(model, request, visit.kept(), new Watched.OfSection(term, section.entry()), here);
         return "sheet/page";
     }
 
@@ -73,7 +78,8 @@ class SheetController {
         PostedTerm posted = terms.get(term);
         Section section = section(posted, entry, Brief.EVERYTHING);
         response.setHeader(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + section.entry() + ".ics\"");
-        return CalendarFile.of(List.of(section), posted.schedule(), clock.instant());
+        return CalendarFile.of(
+                List.of(section), posted.schedule(), posted.edition().number(), clock.instant());
     }
 
     private static Section section(PostedTerm posted, String entry, Brief brief) {

@@ -71,6 +71,9 @@ public final class ChangeWords {
                         change,
                         before ->
                                 before.instructors().isEmpty() ? "without an announced instructor" : Words.who(before));
+            case FEWER_SEATS ->
+                before(change, before -> Words.count(before.pool().capacity(), "seat"));
+            case RESTRICTED -> "restricted in edition " + edition.number();
         };
     }
 

@@ -16,5 +16,5 @@ public record FromRegistrar(
         Optional<StudentFile> file, Optional<Registration> registration, Optional<Instant> awaySince) {
 
     /** Nothing was asked: who asks is nobody that it knows. */
-    static final FromRegistrar NOTHING = new FromRegistrar(Optional.empty(), Optional.empty(), Optional.empty());
+    public static final FromRegistrar NOTHING = new FromRegistrar(Optional.empty(), Optional.empty(), Optional.empty());
 }

@@ -1,5 +1,6 @@
 package ample.ledger.web.visit;
 
+import ample.ledger.core.plan.PostedSchedules;
 import ample.ledger.core.registrar.Registrar;
 import ample.ledger.core.registrar.RegistrarAwayException;
 import ample.ledger.core.registrar.StudentFile;
@@ -53,6 +54,11 @@ public class Visits {
     /** Of a student as somebody else sees them, whom they have let see their record. */
     public Visit of(Kept kept, Preferences preferences, String student) {
         return new Visit(clock.instant(), kept, preferences, places.schedules(), ask(student), true);
+    }
+
+    /** Of a student who is not here, by what the registrar has said of them, among these schedules. */
+    public Visit of(Kept kept, FromRegistrar said, PostedSchedules posted) {
+        return new Visit(clock.instant(), kept, Preferences.USUAL, posted, said);
     }
 
     /** Of somebody who belongs to no group, for whom lists are written. */

@@ -174,8 +174,7 @@ public record Strip(List<Bar> bars) {
 
     /** Pixels from the left edge of the day; hours outside the strip's own lie on its edge. */
     private static double offset(int minute, WeekFrame frame) {
-        int within = Math.max(frame.firstMinute(), Math.min(frame.lastMinute(), minute));
-        return (double) (within - frame.firstMinute()) * DAY_WIDTH / (frame.hours() * 60);
+        return (double) (frame.nearest(minute) - frame.firstMinute()) * DAY_WIDTH / (frame.hours() * 60);
     }
 
     private static String figure(double pixels) {
