@@ -110,6 +110,9 @@ class AccessibilityTest {
         axeFindsNothing("ready?submitted=axe", page, ledger);
         axeFindsNothing("registration?submitted=axe", page, ledger);
         axeFindsNothing("registration/change?entry=autumn-2031.40274", page, ledger);
+        post(page, ledger.page("watch"), FormData.create().set("line", "40129"));
+        axeFindsNothing("section/40129", page, ledger);
+        axeFindsNothing("../notices", page, ledger);
         FormData back = FormData.create().set("id", "axe-end");
         back.append("ask", "drop:autumn-2031.40274:");
         back.append("ask", "drop:autumn-2031.40108:");

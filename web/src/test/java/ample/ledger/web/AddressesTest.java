@@ -85,8 +85,8 @@ class AddressesTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "/autumn-2031/week?weave=1&want=TIDE+214&brief=/x?text=%25zz  | 200 | cannot be read; save it anew in Browse.",
-                "/autumn-2031/week?weave=1&want=TIDE+214&brief=https://a:bad/ | 200 | cannot be read; save it anew in Browse.",
+                "/autumn-2031/week?weave=1&want=TIDE+214&brief=/x?text=%25zz  | 200 | cannot be read. Save it again in Browse.",
+                "/autumn-2031/week?weave=1&want=TIDE+214&brief=https://a:bad/ | 200 | cannot be read. Save it again in Browse.",
                 "/autumn-2031/week?week=%2B999999999-12-31                    | 200 | My week",
                 "/autumn-2031/browse?heard=%00                                | 302 | ''",
             })

@@ -30,7 +30,7 @@ class FindingInTheBrowserTest {
         assertThat(page).hasURL(Pattern.compile(".*/browse\\?number=glac:240,tide:214&from=08:00&heard=.*"));
         assertThat(page.locator("#heard .unread")).containsText("not understood");
         assertThat(page.locator(".course .code").first()).hasText("GLAC 240d");
-        page.getByLabel("Take “after 8” back").click();
+        page.getByLabel("Remove “after 8”").click();
         assertThat(phrase(page, "at any time")).isVisible();
 
         page.locator("#find").fill("blorp");

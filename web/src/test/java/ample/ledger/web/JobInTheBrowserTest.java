@@ -244,7 +244,7 @@ class JobInTheBrowserTest {
         page.getByText("Browse sections that do not clash").click();
         assertThat(phrase(page, "the section in your plan")).isVisible();
         page.goBack();
-        page.getByText("take out").click();
+        page.getByLabel(Pattern.compile("^Remove [0-9]{5}$")).click();
         assertThat(page.getByText("This plan is empty.")).isVisible();
     }
 
@@ -262,7 +262,7 @@ class JobInTheBrowserTest {
         page.getByText("Mondays by the sea").click();
         assertThat(page).hasURL(ledger.page("browse?subject=tide&days=only:mon"));
         page.locator("#saving > summary").click();
-        page.getByText("forget").click();
+        page.getByLabel("Delete “Mondays by the sea”").click();
         page.locator("#saving > summary").click();
         assertThat(page.getByText("Mondays by the sea")).hasCount(0);
     }

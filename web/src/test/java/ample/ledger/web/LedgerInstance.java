@@ -118,6 +118,12 @@ public record LedgerInstance(ConfigurableApplicationContext context, URI root) i
             return client.send(request(path).build(), HttpResponse.BodyHandlers.ofString());
         }
 
+        /** Of an answer that goes on and on, its lines as they come. */
+        public Stream<String> lines(String path) throws IOException, InterruptedException {
+            return client.send(request(path).build(), HttpResponse.BodyHandlers.ofLines())
+                    .body();
+        }
+
         /** @param fields names and values in turn */
         public HttpResponse<String> post(String path, String... fields) throws IOException, InterruptedException {
             return client.send(form(path, fields), HttpResponse.BodyHandlers.ofString());

@@ -49,7 +49,7 @@ class PlanAwayInTheBrowserTest {
         assertThat(adviser.locator("h1")).hasText("Plan A, Autumn 2031");
         adviser.setViewportSize(1280, 800);
 
-        student.getByLabel("Take 40136 out").click();
+        student.getByLabel("Remove 40136").click();
         adviser.reload();
         assertThat(adviser.locator(".troubles")).containsText("TIDE 214 T1 needs a lab with it.");
 
@@ -69,7 +69,7 @@ class PlanAwayInTheBrowserTest {
         SignIn.in(elsewhere, ledger.root(), "maris");
         elsewhere.navigate(ledger.page("week"));
         assertThat(elsewhere.locator("#entries")).hasText("40574");
-        elsewhere.getByLabel("Take 40574 out").click();
+        elsewhere.getByLabel("Remove 40574").click();
         assertThat(elsewhere.locator("#entries")).hasCount(0);
 
         Page another = tabs.open();
@@ -94,7 +94,7 @@ class PlanAwayInTheBrowserTest {
         other.getByLabel("A plan file (.json)").setInputFiles(new FilePayload("p.json", "application/json", plan));
         other.locator("form[action$='/week/bring'] button").click();
         assertThat(other.locator("#entries")).hasText("40129\n40136");
-        assertThat(other.getByText("“Plan A” brought in.")).isVisible();
+        assertThat(other.getByText("“Plan A” imported.")).isVisible();
 
         other.getByLabel("A plan file (.json)")
                 .setInputFiles(new FilePayload("p.json", "application/json", "{}".getBytes(StandardCharsets.UTF_8)));

@@ -42,6 +42,13 @@ public final class Shots {
                 // A week that is still being woven is asked for again by the page itself.
                 assertThat(page.locator("[data-again]"))
                         .hasCount(0, new LocatorAssertions.HasCountOptions().setTimeout(LONGEST_WEAVE));
+                // Notices come by themselves, a few seconds after what they are about.
+                for (int i = 0;
+                        address.endsWith("/notices") && page.locator(".notice").count() < 2 && i < 40;
+                        i++) {
+                    page.waitForTimeout(500);
+                    page.reload();
+                }
                 // Type that comes late is left out of a first view, and there at once in the second.
                 page.evaluate("document.fonts.ready");
                 page.reload();
@@ -55,10 +62,11 @@ public final class Shots {
 
     /**
      * Keeps the sections of the fourth column. The fifth is a busy time: day, hours and name, with slashes between; or requests that are handed
-     * over to the registrar, with bars between.
+     * over to the registrar, with bars between; or sections that are watched.
      */
     private static void keep(Page page, String root, String[] shot) {
-        String term = root + shot[2].replaceAll("^[^/]*(/[^/]+)/.*", "$1");
+        String term =
+                root + (shot[2].endsWith("/notices") ? "/autumn-2031" : shot[2].replaceAll("^[^/]*(/[^/]+)/.*", "$1"));
         String week = term + "/week";
         page.request()
                 .post(
@@ -66,7 +74,14 @@ public final class Shots {
                         RequestOptions.create()
                                 .setHeader("Sec-Fetch-Site", "same-origin")
                                 .setForm(FormData.create().set("line", shot[3])));
-        if (shot.length > 4 && shot[4].matches("(register|wait):.*")) {
+        if (shot.length > 4 && shot[4].startsWith("watch:")) {
+            page.request()
+                    .post(
+                            term + "/watch",
+                            RequestOptions.create()
+                                    .setHeader("Sec-Fetch-Site", "same-origin")
+                                    .setForm(FormData.create().set("line", shot[4].substring("watch:".length()))));
+        } else if (shot.length > 4 && shot[4].matches("(register|wait):.*")) {
             FormData form = FormData.create().set("id", "shot");
             for (String ask : shot[4].split("\\|")) {
                 form.append("ask", ask);

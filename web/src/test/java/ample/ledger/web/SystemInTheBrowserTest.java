@@ -110,7 +110,7 @@ class SystemInTheBrowserTest {
         page.getByText("Autumn quarter 2031").click();
 
         assertThat(page.locator("#say"))
-                .containsText("Left out, because they make no sense here: “In Tidal Engineering”");
+                .containsText("Left out, because they do not apply here: “In Tidal Engineering”");
         assertThat(page.locator(".phrase > a").filter(new Locator.FilterOptions().setHasText("only Mon, Wed")))
                 .isVisible();
         page.getByText("Show the list anyway").click();

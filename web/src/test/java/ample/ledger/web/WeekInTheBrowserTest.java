@@ -139,7 +139,7 @@ class WeekInTheBrowserTest {
         page.getByLabel("A calendar file (.ics) of your own")
                 .setInputFiles(new FilePayload("work.ics", "text/calendar", WORK.getBytes(StandardCharsets.UTF_8)));
         page.locator("form[action$='/week/calendar'] button").click();
-        assertThat(page.getByText("1 busy time taken from “work.ics”.")).isVisible();
+        assertThat(page.getByText("1 busy time imported from “work.ics”.")).isVisible();
         assertThat(page.locator(".busy")).containsText("Mon Wed 8:00–12:30");
 
         page.getByLabel("Courses wanted").fill("numb 112, RHET 205 or RHET 101, MYCO 101");
@@ -149,7 +149,7 @@ class WeekInTheBrowserTest {
         page.locator(".woven > li").first().locator("summary").click();
         assertThat(page.locator(".woven > li").first()).containsText(Pattern.compile("NUMB 112 (F1|X1v)"));
 
-        page.getByLabel("Take week 1").click();
+        page.getByLabel("Use week 1").click();
         assertThat(page.locator(".bands .hatch")).hasCount(0);
         assertThat(trouble(page, "at the same time")).hasCount(0);
         assertThat(page.locator("#entries")).containsText(Pattern.compile("405 ?88|40602|40588"));
@@ -216,7 +216,7 @@ class WeekInTheBrowserTest {
         one.navigate(ledger.page("week"));
         Page other = one.context().newPage();
         other.navigate(ledger.page("week"));
-        other.getByLabel("Take 40413 out").click();
+        other.getByLabel("Remove 40413").click();
         assertThat(other.locator("#entries")).hasText("40574");
 
         one.locator("#notes").fill("mine");
@@ -243,12 +243,12 @@ class WeekInTheBrowserTest {
         assertThat(page.getByLabel("From")).hasValue("10:00");
         assertThat(page.getByLabel("to", new Page.GetByLabelOptions().setExact(true)))
                 .hasValue("12:00");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Add it"))
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Add busy time"))
                 .click();
         assertThat(page.locator("[role=alert]")).containsText("A busy time needs a name");
         assertThat(page.getByLabel("From")).hasValue("10:00");
-        page.getByLabel("What it is").fill("Band practice");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Add it"))
+        page.getByLabel("Name of the busy time").fill("Band practice");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Add busy time"))
                 .click();
         assertThat(page.locator(".busy")).containsText("Band practice Thu 10:00–12:00");
         assertThat(page.getByLabel("Band practice, busy, Thu 10:00–12:00")).hasCount(1);

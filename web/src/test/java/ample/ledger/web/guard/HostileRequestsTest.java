@@ -128,7 +128,7 @@ class HostileRequestsTest {
         String page = calendar(visitor, "BEGIN:VCALENDAR\r\n" + event.repeat(10) + many + "END:VCALENDAR\r\n");
         assertThat(page)
                 .contains(
-                        "60 busy times taken from “x.ics”.",
+                        "60 busy times imported from “x.ics”.",
                         "240 left out: a plan holds 60 busy times at most.",
                         "10 events not in these dates");
         assertThat(calendar(visitor, "BEGIN:VCALENDAR\r\nEND:VCALENDAR\r\n".repeat(9_000)))

@@ -31,6 +31,12 @@ class RoutesTest {
             "/record/offered",
             "/briefs/save",
             "/briefs/forget",
+            "/briefs/watch",
+            "/notices/seen",
+            "/notices/letters",
+            "/notices/feed",
+            "/{term}/watch",
+            "/{term}/unwatch",
             "/{term}/week/add",
             "/{term}/week/remove",
             "/{term}/week/standing",
@@ -53,6 +59,9 @@ class RoutesTest {
             "/desk/bundles/{id}/put-away",
             "/desk/terms/{term}/editions/{number}/current");
 
+    /** Changed by whoever knows the secret in the address, from wherever: RFC 8058. */
+    private static final List<String> BY_SECRET = List.of("/letters/stop/{token}");
+
     /** What other sites, and neighbours on another port or sub-domain, can make a visitor's browser send. */
     private static final List<List<String>> FROM_ELSEWHERE = List.of(
             List.of("Sec-Fetch-Site", "cross-site"),
@@ -74,6 +83,7 @@ class RoutesTest {
                 .collect(Collectors.toCollection(TreeSet::new));
         Set<String> known = new TreeSet<>(VISITORS);
         known.addAll(DESK);
+        known.addAll(BY_SECRET);
 
         assertThat(sent).isEqualTo(known);
     }

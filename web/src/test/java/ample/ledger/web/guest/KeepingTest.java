@@ -83,7 +83,7 @@ class KeepingTest {
     void keepInMemory() {
         when(visitors.find(anyString()))
                 .thenAnswer(call -> Optional.ofNullable(stored.get(call.<String>getArgument(0)))
-                        .map(content -> new Visitors.Found(content, false)));
+                        .map(content -> new Visitors.Found(content, false, List.of())));
         doAnswer(call -> {
                     Function<Optional<String>, Visitors.Change<Object>> change = call.getArgument(1);
                     String owner = call.getArgument(0);
@@ -119,7 +119,8 @@ class KeepingTest {
 
         MockHttpServletRequest later = browser.asks();
         when(visitors.find(anyString()))
-                .thenAnswer(call -> Optional.of(new Visitors.Found(stored.get(call.<String>getArgument(0)), true)));
+                .thenAnswer(call ->
+                        Optional.of(new Visitors.Found(stored.get(call.<String>getArgument(0)), true, List.of())));
         keeping.of(later);
         assertThat(browser.answer.getCookies()).singleElement().satisfies(cookie -> {
             assertThat(cookie.getValue()).isEqualTo(later.getCookies()[0].getValue());

@@ -32,7 +32,7 @@ class AdviserTest {
                 .contains(RECORD, "Mushrooms, Moulds and Yeasts", "Two books are overdue.", "Still owed:");
         for (Visitor nobody : new Visitor[] {new Visitor(ledger.root()), other}) {
             assertThat(nobody.get(withRecord).body())
-                    .contains("A student's plan, shown to you to read")
+                    .contains("A student shows you this plan to read")
                     .doesNotContain("Bryn", "overdue", "Still owed:");
         }
 

@@ -43,7 +43,7 @@ class ObstacleWordsTest {
                 "NUMB 112 T1,NUMB 112 T2|NUMB 112 T1 and NUMB 112 T2 are the same course; one of them is enough.",
                 "GLAC 240d F3e,LIMN 244d F3e|GLAC 240d F3e and LIMN 244d F3e are one class posted under two subjects: credit counts once, under the subject you register in.",
                 "LIMN 130 F1|LIMN 130 F1 needs a lab with it.",
-                "TIDE 214 T1-a|TIDE 214 T1-a goes only with a section of its course, and none is here.",
+                "TIDE 214 T1-a|TIDE 214 T1-a must be taken with another section of its course, and none is in this plan.",
                 "TIDE 214 T1,TIDE 214 T2-a|TIDE 214 T2-a does not go with TIDE 214 T1: it belongs to another.",
                 "TIDE 214 T1|TIDE 214 T1: Take with NUMB 210, or after it.",
                 "LIMN 380 F2|LIMN 380 F2 is cancelled."

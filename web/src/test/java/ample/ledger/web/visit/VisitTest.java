@@ -45,6 +45,7 @@ class VisitTest {
         StudentFile file = new StudentFile(
                 "maris",
                 "Maris",
+                Optional.empty(),
                 Instant.parse("2031-06-17T08:41:00Z"),
                 BigDecimal.valueOf(46),
                 2,

@@ -1,0 +1,349 @@
+package ample.ledger.web.watch;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ample.ledger.core.fixtures.Schedules;
+import ample.ledger.core.registrar.DemoClock;
+import ample.ledger.core.registrar.SeatWord;
+import ample.ledger.core.schedule.SeatPool;
+import ample.ledger.core.schedule.TermCode;
+import ample.ledger.store.SeatWords;
+import ample.ledger.store.TestDatabase;
+import ample.ledger.web.LedgerInstance;
+import ample.ledger.web.LedgerInstance.Visitor;
+import com.icegreen.greenmail.util.GreenMail;
+import com.icegreen.greenmail.util.ServerSetup;
+import com.rometools.rome.feed.synd.SyndEntry;
+import com.rometools.rome.feed.synd.SyndFeed;
+import com.rometools.rome.io.SyndFeedInput;
+import jakarta.mail.internet.MimeMessage;
+import java.io.IOException;
+import java.io.StringReader;
+import java.net.InetAddress;
+import java.net.ServerSocket;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
+import java.util.function.Predicate;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.MethodOrderer;
+import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestMethodOrder;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Students are told what concerns them, on their page and by letter: two instances on one database, and a real mail server that is away at first. */
+@TestMethodOrder(MethodOrderer.OrderAnnotation.class)
+class WatchingTest {
+
+    private static final TermCode TERM = new TermCode("autumn-2031");
+    private static final int PORT = freePort();
+
+    @TempDir
+    private static Path folder;
+
+    private static LedgerInstance one;
+    private static LedgerInstance two;
+    private static final GreenMail MAIL = new GreenMail(new ServerSetup(PORT, "127.0.0.1", ServerSetup.PROTOCOL_SMTP));
+    private static Visitor maris;
+    private static Visitor tamsin;
+
+    @BeforeAll
+    static void start() throws Exception {
+        TestDatabase database = TestDatabase.create();
+        one = instance(database, "--ledger.post=" + Schedules.kernel());
+        two = instance(database);
+        maris = student("maris");
+        tamsin = student("tamsin");
+    }
+
+    private static LedgerInstance instance(TestDatabase database, String... options) {
+        return LedgerInstance.start(
+                database,
+                Stream.concat(
+                                Stream.of("--spring.mail.host=127.0.0.1", "--spring.mail.port=" + PORT),
+                                Arrays.stream(options))
+                        .toArray(String[]::new));
+    }
+
+    private static Visitor student(String name) throws Exception {
+        Visitor student = new Visitor(one.root());
+        student.signIn(name);
+        student.post("/notices/letters", "seats", "never", "changes", "at_once", "dates", "daily");
+        return student;
+    }
+
+    @AfterAll
+    static void stop() {
+        one.close();
+        two.close();
+        MAIL.stop();
+    }
+
+    private static int freePort() {
+        try (ServerSocket socket = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
+            return socket.getLocalPort();
+        } catch (IOException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private static void post(String... changes) throws IOException {
+        ChangedKernel.post(one, folder, changes);
+    }
+
+    private static String until(Visitor student, String path, Predicate<String> there) throws Exception {
+        String page = "";
+        for (int i = 0; i < 150; i++) {
+            page = student.get(path).body();
+            if (there.test(page)) {
+                return page;
+            }
+            Thread.sleep(200);
+        }
+        throw new AssertionError("Not there after half a minute: " + page);
+    }
+
+    @Test
+    @Order(1)
+    void aMoveIntoAClashIsToldToWhomItConcernsAndMendedFromThere() throws Exception {
+        maris.post("/autumn-2031/week/add", "line", "40129,40136,40101");
+        tamsin.post("/autumn-2031/week/add", "line", "40361");
+        post(
+                "meetings.csv",
+                "40101,1,lecture,weekly,mon wed,,09:30,10:50",
+                "40101,1,lecture,weekly,mon wed,,11:30,12:50");
+
+        String page = until(maris, "/notices", body -> body.contains("TIDE 110 T1 has moved into a clash"));
+
+        assertThat(page).contains("It is in your plan.", "before: Mon Wed 9:30–10:50", "50 minutes shared");
+        assertThat(tamsin.get("/notices").body()).doesNotContain("TIDE 110");
+        Matcher swap = Pattern.compile("name=\"(out|in)\" value=\"([0-9,]+)\"").matcher(page);
+        assertThat(swap.find()).isTrue();
+        String out = swap.group(2);
+        assertThat(swap.find()).isTrue();
+        maris.post("/autumn-2031/week/swap", "out", out, "in", swap.group(2));
+        assertThat(maris.get("/autumn-2031/week").body())
+                .contains(swap.group(2))
+                .doesNotContain("minutes shared");
+        Matcher id = Pattern.compile("value=\"([0-9]+)\" aria-label=\"Mark “TIDE 110 T1 has moved")
+                .matcher(page);
+        assertThat(id.find()).isTrue();
+        maris.post("/notices/seen", "id", id.group(1));
+        assertThat(maris.at(two.root()).get("/notices").body())
+                .as("on another device, by another instance")
+                .contains("TIDE 110 T1 has moved into a clash")
+                .doesNotContain("Mark “TIDE 110 T1 has moved");
+    }
+
+    /** It was away until now. Four letters are due: to those whom it concerns; not of what was seen on the page meanwhile. */
+    @Test
+    @Order(2)
+    void lettersWaitForTheMailServerAndComeOnce() throws Exception {
+        List<String> names = List.of("wren", "odo", "bryn");
+        for (String name : names) {
+            student(name).post("/autumn-2031/week/add", "line", "40129");
+        }
+        post(
+                "meetings.csv",
+                "40129,1,lecture,weekly,mon wed,,11:00,12:20",
+                "40129,1,lecture,weekly,mon wed,,15:00,16:20");
+        for (String name : names) {
+            Visitor student = new Visitor(two.root());
+            student.signIn(name);
+            until(student, "/notices", body -> body.contains("TIDE 214 T1 has changed"));
+        }
+        MAIL.start();
+
+        assertThat(MAIL.waitForIncomingEmail(40_000, 4)).isTrue();
+        Thread.sleep(3_000);
+        assertThat(MAIL.getReceivedMessages())
+                .extracting(message -> message.getAllRecipients()[0].toString())
+                .containsExactlyInAnyOrder(
+                        "maris@students.example",
+                        "wren@students.example",
+                        "odo@students.example",
+                        "bryn@students.example");
+        MimeMessage letter = MAIL.getReceivedMessages()[0];
+        assertThat(letter.getSubject()).isEqualTo("TIDE 214 T1 has changed");
+        assertThat(letter.getHeader("List-Unsubscribe-Post")).containsExactly("List-Unsubscribe=One-Click");
+    }
+
+    @Test
+    @Order(3)
+    void aLetterStopsLettersAndNothingElse() throws Exception {
+        MimeMessage letter = Stream.of(MAIL.getReceivedMessages())
+                .filter(message -> recipient(message).startsWith("wren"))
+                .findFirst()
+                .orElseThrow();
+        String path = letter.getHeader("List-Unsubscribe")[0].replaceAll("^<http://[^/]*|>$", "");
+        URI stop = one.root().resolve(path);
+        assertThat(new Visitor(one.root()).get(path).body()).contains("Stop all letters");
+        // As a mail program does it: RFC 8058, 3.2.
+        HttpResponse<String> stopped = HttpClient.newHttpClient()
+                .send(
+                        HttpRequest.newBuilder(stop)
+                                .header("Content-Type", "application/x-www-form-urlencoded")
+                                .POST(HttpRequest.BodyPublishers.ofString("List-Unsubscribe=One-Click"))
+                                .build(),
+                        HttpResponse.BodyHandlers.ofString());
+        assertThat(stopped.body()).contains("No more letters will be sent to you");
+        assertThat(new Visitor(one.root()).get("/letters/stop/unknown").statusCode())
+                .isEqualTo(404);
+
+        MAIL.purgeEmailFromAllMailboxes();
+        post("seat_pools.csv", "40129,40,", "40129,35,");
+        assertThat(MAIL.waitForIncomingEmail(40_000, 3)).isTrue();
+        Thread.sleep(2_000);
+        assertThat(MAIL.getReceivedMessages())
+                .extracting(WatchingTest::recipient)
+                .containsExactlyInAnyOrder("maris@students.example", "odo@students.example", "bryn@students.example");
+    }
+
+    private static String recipient(MimeMessage message) {
+        try {
+            return message.getAllRecipients()[0].toString();
+        } catch (jakarta.mail.MessagingException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    @Test
+    @Order(4)
+    void aSeatThatOpensIsToldOnceForEachTime() throws Exception {
+        seats(36, 4);
+        maris.post("/autumn-2031/watch", "line", "40139", "tell", "seat", "seats", "2");
+        tamsin.post("/autumn-2031/watch", "line", "40139", "tell", "seat");
+        assertThat(maris.get("/autumn-2031/section/40139").body()).contains("You watch it");
+        Thread.sleep(1_500);
+        seats(35, 0);
+        Thread.sleep(1_500);
+        assertThat(maris.get("/notices").body()).as("one seat is not enough").doesNotContain("Seats are open");
+        CountDownLatch listening = new CountDownLatch(1);
+        CompletableFuture<Optional<String>> open = CompletableFuture.supplyAsync(() -> counted(maris, listening));
+        assertThat(listening.await(40, TimeUnit.SECONDS)).isTrue();
+        seats(33, 0);
+
+        assertThat(open.get(40, TimeUnit.SECONDS)).as("on a page that is open").isPresent();
+        until(maris, "/autumn-2031/section/40139", body -> body.contains("3 seats"));
+        String page = until(maris, "/notices", body -> body.contains("Seats are open in TIDE 214 T2"));
+
+        assertThat(page).contains("at least 2 seats open").contains("Add it to my week");
+        seats(32, 0);
+        seats(36, 0);
+        Thread.sleep(1_500);
+        seats(30, 0);
+        until(maris, "/notices", body -> body.split("Seats are open in TIDE 214 T2</span>", -1).length == 3);
+        assertThat(tamsin.get("/notices").body())
+                .as("registration is not yet open for her")
+                .doesNotContain("Seats are open");
+    }
+
+    /**
+     * The next word on notices on the stream that an open page listens to, past the one that each begins with.
+     *
+     * @param listening once that one has come
+     */
+    private static Optional<String> counted(Visitor student, CountDownLatch listening) {
+        try (Stream<String> lines = student.lines("/autumn-2031/seats")) {
+            return lines.filter(line -> line.startsWith("event:notices"))
+                    .peek(line -> listening.countDown())
+                    .skip(1)
+                    .findFirst();
+        } catch (IOException | InterruptedException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private static int moment;
+
+    private static void seats(int enrolled, int waiting) {
+        one.context()
+                .getBean(SeatWords.class)
+                .put(List.of(new SeatWord(
+                        TERM,
+                        "40139",
+                        new SeatPool.Count(enrolled, waiting, 0),
+                        Instant.parse("2031-06-17T09:00:00Z").plusSeconds(++moment))));
+    }
+
+    @Test
+    @Order(5)
+    void aBriefBeginsToFind() throws Exception {
+        tamsin.post(
+                "/briefs/save", "name", "Early tides", "back", "/autumn-2031/browse?subject=tide&from=8:00&to=9:30");
+        tamsin.post("/briefs/watch", "name", "Early tides");
+        post(
+                "meetings.csv",
+                "40108,1,lecture,weekly,tue thu,,11:00,12:20",
+                "40108,1,lecture,weekly,tue thu,,08:00,09:20");
+
+        assertThat(tamsin.post("/autumn-2031/watch", "course", "GLAC x").statusCode())
+                .as("no course is written so")
+                .isEqualTo(302);
+        tamsin.post("/autumn-2031/watch", "course", "tide-110");
+        assertThat(tamsin.get("/notices").body()).contains("TIDE 110 How Tides Work, all sections");
+
+        String page = until(tamsin, "/notices", body -> body.contains("now fits your brief"));
+
+        assertThat(page).contains("TIDE 110 T2 How Tides Work: Tue Thu 8:00–9:20.");
+    }
+
+    /** Openings of the next day and deadlines within the week, once each, also where the clock moves on by days. */
+    @Test
+    @Order(6)
+    void whatTimeBringsIsToldOnce() throws Exception {
+        until(tamsin, "/notices", body -> body.contains("Registration for Autumn 2031 opens for you"));
+        moveTo("2031-06-18T07:00:30Z");
+        until(tamsin, "/notices", body -> body.contains("Seats are open in TIDE 214 T2"));
+        moveTo("2031-09-15T09:00:00Z");
+        until(tamsin, "/notices", body -> body.contains("Last day to add: Fri 19 Sep"));
+        moveTo("2031-09-17T09:00:00Z");
+        Thread.sleep(6_000);
+        String page = tamsin.get("/notices").body();
+        assertThat(page.split("Last day to add: Fri 19 Sep</span>", -1)).hasSize(2);
+        assertThat(page.split("Registration for Autumn 2031 opens for you", -1).length)
+                .isLessThan(4);
+    }
+
+    @Test
+    @Order(7)
+    void theFeedIsReadByAnotherProgramUntilItsAddressIsWithdrawn() throws Exception {
+        maris.post("/notices/feed", "wanted", "true");
+        Matcher address = Pattern.compile("/notices/feed/[A-Za-z0-9_-]+")
+                .matcher(maris.get("/notices").body());
+        assertThat(address.find()).isTrue();
+        Visitor reader = new Visitor(two.root());
+
+        SyndFeed feed = new SyndFeedInput()
+                .build(new StringReader(reader.get(address.group()).body()));
+
+        assertThat(feed.getFeedType()).isEqualTo("atom_1.0");
+        assertThat(feed.getEntries())
+                .extracting(SyndEntry::getTitle)
+                .contains("TIDE 110 T1 has moved into a clash", "Seats are open in TIDE 214 T2");
+        assertThat(feed.getEntries()).extracting(SyndEntry::getUri).doesNotHaveDuplicates();
+        maris.post("/notices/feed", "wanted", "false");
+        assertThat(reader.get(address.group()).statusCode()).isEqualTo(404);
+    }
+
+    private static void moveTo(String moment) {
+        Stream.of(one, two)
+                .forEach(instance ->
+                        ((DemoClock) instance.context().getBean(Clock.class)).moveTo(Instant.parse(moment)));
+    }
+}
