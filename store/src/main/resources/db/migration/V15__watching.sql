@@ -33,8 +33,9 @@ CREATE TABLE edition_to_tell (
 -- What the institution said last of a student who has signed in here: what is different the next time makes a notice.
 CREATE TABLE person (
   owner        text PRIMARY KEY,
-  file         jsonb NOT NULL,
-  registration jsonb NOT NULL,
+  -- What it said last; nothing of somebody who has signed in and of whom it was not asked yet.
+  file         jsonb,
+  registration jsonb,
   -- How often the institution has said that something is different, and how often of these it was asked what.
   changes      bigint NOT NULL DEFAULT 0,
   asked        bigint NOT NULL DEFAULT 0,

@@ -46,6 +46,9 @@ interface ConcernMapper {
     @Select(WAITS + " AND term = #{term} AND about = ANY(#{abouts" + ARRAY + ")")
     List<Concerns.SeatWait> seatWaits(@Param("term") TermCode term, @Param("abouts") String[] abouts);
 
+    @Update("UPDATE concern SET seats_change = -1 WHERE owner = #{owner} AND source = 'kept' AND seats > 0")
+    void lookAgain(String owner);
+
     @Select(WAITS + " AND seats_change < 0 LIMIT #{most}")
     @Options(flushCache = Options.FlushCachePolicy.TRUE)
     List<Concerns.SeatWait> newSeatWaits(int most);

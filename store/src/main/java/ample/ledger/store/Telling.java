@@ -119,7 +119,7 @@ public class Telling {
     /**
      * Keeps what the institution says of a student now, and writes the notices that the difference makes.
      *
-     * @param changes how often the institution had said that something is different, before it was asked; 0 where it was asked for another reason
+     * @param changes how often the institution had said that something is different, before it was asked
      * @param heard is given what it said before, or nothing for the first time
      */
     public void person(String owner, long changes, Function<Optional<Said>, Heard> heard) {
@@ -129,7 +129,14 @@ public class Telling {
             mapper.asked(owner, changes);
             concerns.replace(owner, Concerns.Source.REGISTRAR, now.concerns());
             notices.write(now.notices());
+            // Which seats are open to somebody depends on what is on file.
+            looks.lookAgain(owner);
         });
+    }
+
+    /** That the institution knows nobody of this name: it is not asked again until they sign in. */
+    public void nobody(String owner, long changes) {
+        mapper.asked(owner, changes);
     }
 
     /** @param changes how often the institution has said that something is different */
@@ -140,7 +147,7 @@ public class Telling {
         transaction.executeWithoutResult(status -> notices.write(drafts));
     }
 
-    /** What the institution said last of those among these who have signed in here. */
+    /** What the institution said last of those among these of whom it was asked. */
     public List<Said> people(Collection<String> owners) {
         return mapper.people(owners.toArray(String[]::new));
     }
@@ -148,6 +155,11 @@ public class Telling {
     /** The same of those who have an offer. */
     public List<Said> peopleWithOffers() {
         return mapper.withOffers();
+    }
+
+    /** That somebody has signed in, of whom the institution is to be asked. */
+    public void arrived(String owner) {
+        mapper.arrived(owner);
     }
 
     /** That something is different at the institution for those among these who have signed in here. */

@@ -51,13 +51,18 @@ interface TellingMapper {
             @Param("owner") String owner, @Param("file") String file, @Param("registration") String registration);
 
     @Select("SELECT owner, file::text AS file, registration::text AS registration FROM person WHERE owner = #{owner}"
-            + " FOR UPDATE")
+            + " AND file IS NOT NULL FOR UPDATE")
     @Options(flushCache = Options.FlushCachePolicy.TRUE)
     Optional<Telling.Said> lockPerson(String owner);
 
     @Select("SELECT owner, file::text AS file, registration::text AS registration FROM person"
-            + " WHERE owner = ANY(#{owners" + ConcernMapper.ARRAY + ")")
+            + " WHERE owner = ANY(#{owners" + ConcernMapper.ARRAY + ") AND file IS NOT NULL")
     List<Telling.Said> people(String[] owners);
+
+    @Insert(
+            "INSERT INTO person (owner, changes, asked_at) VALUES (#{owner}, 1, '-infinity') ON CONFLICT (owner) DO UPDATE"
+                    + " SET changes = person.changes + 1, asked_at = '-infinity'")
+    void arrived(String owner);
 
     @Update("UPDATE person SET changes = changes + 1, asked_at = '-infinity' WHERE owner = ANY(#{owners"
             + ConcernMapper.ARRAY + ")")

@@ -181,18 +181,23 @@ class TellingTest {
     void whatIsDifferentOfAPersonIsAskedForUntilItIsHeard() {
         telling.changed(List.of("student:nobody"));
         assertThat(telling.toAsk(Duration.ofSeconds(10), 9)).isEmpty();
-        hear(0, "{\"a\": 1}", Optional.empty());
-        telling.changed(List.of("student:bryn"));
+        telling.arrived("student:bryn");
+        assertThat(telling.people(List.of("student:bryn")))
+                .as("nothing is known yet")
+                .isEmpty();
         assertThat(telling.toAsk(Duration.ofSeconds(10), 9)).containsExactly(new Telling.ToAsk("student:bryn", 1));
+        hear(1, "{\"a\": 1}", Optional.empty());
+        telling.changed(List.of("student:bryn"));
+        assertThat(telling.toAsk(Duration.ofSeconds(10), 9)).containsExactly(new Telling.ToAsk("student:bryn", 2));
         assertThat(telling.toAsk(Duration.ofSeconds(10), 9))
                 .as("another instance is at it")
                 .isEmpty();
         telling.changed(List.of("student:bryn"));
-        hear(1, "{\"a\": 2}", Optional.of("{\"a\": 1}"));
+        hear(2, "{\"a\": 2}", Optional.of("{\"a\": 1}"));
         assertThat(telling.toAsk(Duration.ofSeconds(10), 9))
                 .as("it changed once more meanwhile")
-                .containsExactly(new Telling.ToAsk("student:bryn", 2));
-        hear(2, "{\"a\": 3}", Optional.of("{\"a\": 2}"));
+                .containsExactly(new Telling.ToAsk("student:bryn", 3));
+        hear(3, "{\"a\": 3}", Optional.of("{\"a\": 2}"));
         assertThat(telling.toAsk(Duration.ZERO, 9)).isEmpty();
         assertThat(telling.people(List.of("student:bryn")))
                 .extracting(Telling.Said::file)

@@ -31,8 +31,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Queue;
-import java.util.concurrent.ConcurrentLinkedQueue;
 import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.context.event.EventListener;
 import org.springframework.security.authentication.event.AuthenticationSuccessEvent;
@@ -55,7 +53,6 @@ class PersonalTelling {
     private final Terms terms;
     private final Places places;
     private final Clock clock;
-    private final Queue<String> arrived = new ConcurrentLinkedQueue<>();
 
     PersonalTelling(
             Telling telling,
@@ -79,20 +76,17 @@ class PersonalTelling {
         if (terms.all().isEmpty()) {
             return;
         }
-        for (String student = arrived.poll(); student != null; student = arrived.poll()) {
-            ask(Visitors.student(student), 0);
-        }
         for (Telling.ToAsk one : telling.toAsk(AGAIN, MOST_ASKED)) {
             ask(one.owner(), one.changes());
         }
     }
 
-    /** Notes that a student has signed in: from the next question on it is known what is different later. */
+    /** Notes that a student has signed in: the institution is asked about them, and from then on it is known what is different later. */
     @EventListener
     void signedIn(AuthenticationSuccessEvent event) {
         if (event.getAuthentication().getAuthorities().stream()
                 .anyMatch(role -> ("ROLE_" + Keeping.STUDENT).equals(role.getAuthority()))) {
-            arrived.add(event.getAuthentication().getName());
+            telling.arrived(Visitors.student(event.getAuthentication().getName()));
         }
     }
 
@@ -101,7 +95,9 @@ class PersonalTelling {
         try {
             Optional<StudentFile> file = registrar.student(student);
             Registration has = registrar.registration(student).orElseGet(() -> Registration.nothing(clock.instant()));
-            file.ifPresent(known -> telling.person(owner, changes, before -> heard(owner, known, has, before)));
+            file.ifPresentOrElse(
+                    known -> telling.person(owner, changes, before -> heard(owner, known, has, before)),
+                    () -> telling.nobody(owner, changes));
         } catch (RegistrarAwayException away) {
             // What is different stays noted, and is asked for again.
             return;

@@ -85,6 +85,10 @@ class Postman extends Rounds {
     private Outcome post(Letter letter) {
         Visit visit = Objects.requireNonNull(
                 students.visits(List.of(letter.owner()), places.schedules()).get(letter.owner()));
+        if (visit.registrar().file().isEmpty()) {
+            // The institution has not said yet where letters reach the student.
+            return Outcome.LATER;
+        }
         List<NoticeContent> contents = letter.notices().stream()
                 .filter(notice -> isWorthTelling(notice, visit))
                 .map(notice -> NoticeContent.read(notice.content()))

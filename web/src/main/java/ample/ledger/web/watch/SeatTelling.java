@@ -121,7 +121,10 @@ class SeatTelling {
             Optional<PostedTerm> term = terms.all().stream()
                     .filter(one -> one.edition().term().equals(wait.term()))
                     .findFirst();
-            Optional<Section> open = term.flatMap(one -> open(wait, one, visit));
+            // What is open to somebody is not known before the institution has said who they are; then it is looked
+            // again.
+            Optional<Section> open =
+                    term.filter(one -> visit.registrar().file().isPresent()).flatMap(one -> open(wait, one, visit));
             telling.seats(
                     wait,
                     open.isPresent(),
