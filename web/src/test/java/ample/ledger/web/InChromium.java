@@ -6,6 +6,7 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import java.net.URI;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -56,6 +57,13 @@ public final class InChromium implements ParameterResolver, AfterEachCallback {
             context.setDefaultTimeout(PATIENCE);
             open.add(context);
             return context.newPage();
+        }
+
+        /** As {@link #open()}, with this student signed in, at the page that signing in leads back to. */
+        public Page signedIn(URI root, String name) {
+            Page page = open();
+            SignIn.in(page, root, name);
+            return page;
         }
 
         private void close() {

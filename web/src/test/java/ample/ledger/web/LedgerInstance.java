@@ -29,8 +29,16 @@ public record LedgerInstance(ConfigurableApplicationContext context, URI root) i
     /** An address that is answered, with variables in braces: {@code POST /{term}/week/add}. */
     public record Route(String method, String pattern) {}
 
-    /** @param options beside those that every test needs, which they overrule */
+    /** @param options as of {@link #options} */
     public static LedgerInstance start(SpringApplication application, TestDatabase database, String... options) {
+        ConfigurableApplicationContext context =
+                application.run(options(database, options).toArray(String[]::new));
+        String port = context.getEnvironment().getRequiredProperty("local.server.port");
+        return new LedgerInstance(context, URI.create("http://127.0.0.1:" + port));
+    }
+
+    /** @param options beside those that every test needs, which they overrule */
+    public static List<String> options(TestDatabase database, String... options) {
         List<String> all = new ArrayList<>(List.of(
                 "--server.port=0",
                 "--spring.datasource.url=" + database.url(),
@@ -53,9 +61,7 @@ public record LedgerInstance(ConfigurableApplicationContext context, URI root) i
         // What is given twice would be taken for a list.
         all.removeIf(usual -> Arrays.stream(options).anyMatch(own -> name(own).equals(name(usual))));
         all.addAll(Arrays.asList(options));
-        ConfigurableApplicationContext context = application.run(all.toArray(String[]::new));
-        String port = context.getEnvironment().getRequiredProperty("local.server.port");
-        return new LedgerInstance(context, URI.create("http://127.0.0.1:" + port));
+        return all;
     }
 
     private static String name(String option) {

@@ -1,5 +1,6 @@
 package ample.ledger.web.watch;
 
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ample.ledger.core.fixtures.Schedules;
@@ -9,10 +10,16 @@ import ample.ledger.core.schedule.SeatPool;
 import ample.ledger.core.schedule.TermCode;
 import ample.ledger.store.SeatWords;
 import ample.ledger.store.TestDatabase;
+import ample.ledger.web.InChromium;
+import ample.ledger.web.InChromium.Tabs;
 import ample.ledger.web.LedgerInstance;
 import ample.ledger.web.LedgerInstance.Visitor;
 import com.icegreen.greenmail.util.GreenMail;
+import com.icegreen.greenmail.util.GreenMailUtil;
 import com.icegreen.greenmail.util.ServerSetup;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
 import com.rometools.rome.feed.synd.SyndEntry;
 import com.rometools.rome.feed.synd.SyndFeed;
 import com.rometools.rome.io.SyndFeedInput;
@@ -44,10 +51,12 @@ import org.junit.jupiter.api.MethodOrderer;
 import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestMethodOrder;
+import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
 
-/** Students are told what concerns them, on their page and by letter: two instances on one database, and a real mail server that is away at first. */
+/** Students are told what concerns them, in the browser and by letter: two instances on one database, and a real mail server that is away at first. */
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
+@ExtendWith(InChromium.class)
 class WatchingTest {
 
     private static final TermCode TERM = new TermCode("autumn-2031");
@@ -118,32 +127,38 @@ class WatchingTest {
         throw new AssertionError("Not there after half a minute: " + page);
     }
 
+    private static Locator notice(Page page, String heading) {
+        return page.locator("article", new Page.LocatorOptions().setHasText(heading));
+    }
+
     @Test
     @Order(1)
-    void aMoveIntoAClashIsToldToWhomItConcernsAndMendedFromThere() throws Exception {
+    void aMoveIntoAClashIsToldToWhomItConcernsAndMendedFromThere(Tabs tabs) throws Exception {
         maris.post("/autumn-2031/week/add", "line", "40129,40136,40101");
+        Page page = tabs.signedIn(one.root(), "maris");
         tamsin.post("/autumn-2031/week/add", "line", "40361");
         post(
                 "meetings.csv",
                 "40101,1,lecture,weekly,mon wed,,09:30,10:50",
                 "40101,1,lecture,weekly,mon wed,,11:30,12:50");
 
-        String page = until(maris, "/notices", body -> body.contains("TIDE 110 T1 has moved into a clash"));
-
-        assertThat(page).contains("It is in your plan.", "before: Mon Wed 9:30–10:50", "50 minutes shared");
+        assertThat(page.locator("#to-notices sup")).hasText("1");
+        page.locator("#to-notices").click();
+        Locator notice = notice(page, "TIDE 110 T1 has moved into a clash");
+        assertThat(notice).containsText("It is in your plan.");
+        assertThat(notice).containsText("before: Mon Wed 9:30–10:50");
+        assertThat(notice).containsText("50 minutes shared");
         assertThat(tamsin.get("/notices").body()).doesNotContain("TIDE 110");
-        Matcher swap = Pattern.compile("name=\"(out|in)\" value=\"([0-9,]+)\"").matcher(page);
-        assertThat(swap.find()).isTrue();
-        String out = swap.group(2);
-        assertThat(swap.find()).isTrue();
-        maris.post("/autumn-2031/week/swap", "out", out, "in", swap.group(2));
-        assertThat(maris.get("/autumn-2031/week").body())
-                .contains(swap.group(2))
-                .doesNotContain("minutes shared");
-        Matcher id = Pattern.compile("value=\"([0-9]+)\" aria-label=\"Mark “TIDE 110 T1 has moved")
-                .matcher(page);
-        assertThat(id.find()).isTrue();
-        maris.post("/notices/seen", "id", id.group(1));
+        Locator take = notice.locator("button", new Locator.LocatorOptions().setHasText("instead"))
+                .first();
+        String instead = take.textContent().replaceAll("^Take | (and .*)?instead.*$", "");
+        take.click();
+        page.navigate(one.root() + "/autumn-2031/week");
+        assertThat(page.locator("main")).containsText(instead);
+        assertThat(page.locator("main")).not().containsText("minutes shared");
+        page.navigate(one.root() + "/notices");
+        page.getByLabel("Mark “TIDE 110 T1 has moved into a clash” as seen").click();
+        assertThat(page.locator("#to-notices sup")).isHidden();
         assertThat(maris.at(two.root()).get("/notices").body())
                 .as("on another device, by another instance")
                 .contains("TIDE 110 T1 has moved into a clash")
@@ -185,14 +200,18 @@ class WatchingTest {
 
     @Test
     @Order(3)
-    void aLetterStopsLettersAndNothingElse() throws Exception {
-        MimeMessage letter = Stream.of(MAIL.getReceivedMessages())
-                .filter(message -> recipient(message).startsWith("wren"))
-                .findFirst()
-                .orElseThrow();
-        String path = letter.getHeader("List-Unsubscribe")[0].replaceAll("^<http://[^/]*|>$", "");
-        URI stop = one.root().resolve(path);
-        assertThat(new Visitor(one.root()).get(path).body()).contains("Stop all letters");
+    void lettersAreStoppedFromALetterOrTurnedToOnceADay(Tabs tabs) throws Exception {
+        MimeMessage letter = letterTo("wren");
+        Matcher link = Pattern.compile("http://[^ \\s]*(/letters/stop/[A-Za-z0-9_-]+)")
+                .matcher(GreenMailUtil.getBody(letter).replace("=\r\n", ""));
+        assertThat(link.find()).isTrue();
+        // Where nobody is signed in.
+        Page page = tabs.open();
+        page.navigate(one.root() + link.group(1));
+        page.getByText("Stop all letters").click();
+        assertThat(page.getByRole(AriaRole.STATUS)).containsText("No more letters will be sent to you");
+        letter = letterTo("odo");
+        URI stop = one.root().resolve(letter.getHeader("List-Unsubscribe")[0].replaceAll("^<http://[^/]*|>$", ""));
         // As a mail program does it: RFC 8058, 3.2.
         HttpResponse<String> stopped = HttpClient.newHttpClient()
                 .send(
@@ -205,13 +224,30 @@ class WatchingTest {
         assertThat(new Visitor(one.root()).get("/letters/stop/unknown").statusCode())
                 .isEqualTo(404);
 
+        Page bryn = tabs.signedIn(one.root(), "bryn");
+        bryn.navigate(one.root() + "/notices");
+        bryn.locator("input[name=changes][value=daily]").check();
+        bryn.locator("form[action='/notices/letters'] button").click();
+        assertThat(bryn.locator("input[name=changes][value=daily]")).isChecked();
+
         MAIL.purgeEmailFromAllMailboxes();
         post("seat_pools.csv", "40129,40,", "40129,35,");
-        assertThat(MAIL.waitForIncomingEmail(40_000, 3)).isTrue();
+        Visitor wren = new Visitor(two.root());
+        wren.signIn("wren");
+        until(wren, "/notices", body -> body.contains("It has 35 seats now"));
+        assertThat(MAIL.waitForIncomingEmail(40_000, 1)).isTrue();
         Thread.sleep(2_000);
         assertThat(MAIL.getReceivedMessages())
+                .as("two have stopped letters, one gets them in the morning")
                 .extracting(WatchingTest::recipient)
-                .containsExactlyInAnyOrder("maris@students.example", "odo@students.example", "bryn@students.example");
+                .containsExactly("maris@students.example");
+    }
+
+    private static MimeMessage letterTo(String name) {
+        return Stream.of(MAIL.getReceivedMessages())
+                .filter(message -> recipient(message).startsWith(name))
+                .findFirst()
+                .orElseThrow();
     }
 
     private static String recipient(MimeMessage message) {
@@ -224,7 +260,7 @@ class WatchingTest {
 
     @Test
     @Order(4)
-    void aSeatThatOpensIsToldOnceForEachTime() throws Exception {
+    void aSeatThatOpensIsToldOnceForEachTimeAndTaken(Tabs tabs) throws Exception {
         seats(36, 4);
         maris.post("/autumn-2031/watch", "line", "40139", "tell", "seat", "seats", "2");
         tamsin.post("/autumn-2031/watch", "line", "40139", "tell", "seat");
@@ -240,9 +276,15 @@ class WatchingTest {
 
         assertThat(open.get(40, TimeUnit.SECONDS)).as("on a page that is open").isPresent();
         until(maris, "/autumn-2031/section/40139", body -> body.contains("3 seats"));
-        String page = until(maris, "/notices", body -> body.contains("Seats are open in TIDE 214 T2"));
+        until(maris, "/notices", body -> body.contains("Seats are open in TIDE 214 T2"));
+        Page page = tabs.signedIn(one.root(), "maris");
+        page.navigate(one.root() + "/notices");
+        Locator notice = notice(page, "Seats are open in TIDE 214 T2");
+        assertThat(page.locator(".beside")).containsText("at least 2 seats open");
+        notice.getByText("Add it to my week").click();
+        page.navigate(one.root() + "/autumn-2031/week");
+        assertThat(page.locator("main")).containsText("40139");
 
-        assertThat(page).contains("at least 2 seats open").contains("Add it to my week");
         seats(32, 0);
         seats(36, 0);
         Thread.sleep(1_500);
@@ -283,10 +325,14 @@ class WatchingTest {
 
     @Test
     @Order(5)
-    void aBriefBeginsToFind() throws Exception {
-        tamsin.post(
-                "/briefs/save", "name", "Early tides", "back", "/autumn-2031/browse?subject=tide&from=8:00&to=9:30");
-        tamsin.post("/briefs/watch", "name", "Early tides");
+    void aBriefBeginsToFind(Tabs tabs) throws Exception {
+        Page browse = tabs.signedIn(one.root(), "tamsin");
+        browse.navigate(one.root() + "/autumn-2031/browse?subject=tide&from=8:00&to=9:30");
+        browse.locator("#saving > summary").click();
+        browse.locator("#brief-name").fill("Early tides");
+        browse.locator("#brief-name").press("Enter");
+        browse.locator("#saving > summary").click();
+        browse.getByLabel("Tell me when something new fits “Early tides”").click();
         post(
                 "meetings.csv",
                 "40108,1,lecture,weekly,tue thu,,11:00,12:20",
@@ -308,8 +354,14 @@ class WatchingTest {
     @Order(6)
     void whatTimeBringsIsToldOnce() throws Exception {
         until(tamsin, "/notices", body -> body.contains("Registration for Autumn 2031 opens for you"));
+        MAIL.purgeEmailFromAllMailboxes();
         moveTo("2031-06-18T07:00:30Z");
         until(tamsin, "/notices", body -> body.contains("Seats are open in TIDE 214 T2"));
+        assertThat(MAIL.waitForIncomingEmail(40_000, 1)).isTrue();
+        Thread.sleep(2_000);
+        assertThat(GreenMailUtil.getBody(letterTo("bryn")))
+                .as("in the letter of the day")
+                .contains("TIDE 214 T1");
         moveTo("2031-09-15T09:00:00Z");
         until(tamsin, "/notices", body -> body.contains("Last day to add: Fri 19 Sep"));
         moveTo("2031-09-17T09:00:00Z");
