@@ -24,11 +24,15 @@ public final class Bench {
 
     private Bench() {}
 
-    /** @param arguments the family, {@code posting}, {@code find} or {@code weave}, and after it sizes in sections */
+    /** @param arguments the family, {@code posting}, {@code find}, {@code weave} or {@code rounds}, and after it sizes in sections */
     public static void main(String[] arguments) throws RunnerException, IOException {
         String family = arguments[0];
         if (family.equals("weave")) {
             WeaveBenchmark.measure();
+            return;
+        }
+        if (family.equals("rounds")) {
+            RoundsBenchmark.measure();
             return;
         }
         String benchmark = Character.toUpperCase(family.charAt(0)) + family.substring(1) + "Benchmark";
