@@ -262,7 +262,11 @@ public final class DemoBundles {
                         "cross_listings",
                         "meetings",
                         "exams",
-                        "companions")
+                        "companions",
+                        "wish_rounds",
+                        "wish_groups",
+                        "wish_group_sections",
+                        "wish_criteria")
                 .forEach(rows::clear);
         Stream.of("notes", "restrictions")
                 .forEach(table ->

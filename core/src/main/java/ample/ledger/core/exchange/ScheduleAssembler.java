@@ -110,7 +110,8 @@ final class ScheduleAssembler {
                 rows.each("openings", ScheduleAssembler::opening),
                 rows.each("loads", ScheduleAssembler::loadRule),
                 rows.each("journeys", ScheduleAssembler::journey),
-                kinds.own());
+                kinds.own(),
+                new WishRoundAssembler(rows, groups).rounds());
         rows.each("subject_notes", ScheduleAssembler::subjectNote);
         CodeKey codeKey = codeKey();
         stopIfFaulty();

@@ -14,7 +14,8 @@ public record Lists(
         List<Opening> openings,
         List<LoadRule> loads,
         List<Journey> journeys,
-        List<OwnKind> kinds) {
+        List<OwnKind> kinds,
+        List<WishRound> wishRounds) {
 
     public Lists {
         campuses = List.copyOf(campuses);
@@ -27,5 +28,6 @@ public record Lists(
         loads = List.copyOf(loads);
         journeys = List.copyOf(journeys);
         kinds = List.copyOf(kinds);
+        wishRounds = List.copyOf(wishRounds);
     }
 }

@@ -65,7 +65,7 @@ class ZippedBundleTest {
             files.put("more-" + i + ".csv", new byte[0]);
         }
 
-        assertThat(faultOf(zip(""))).contains("It holds more than 200 files; a bundle has 37.");
+        assertThat(faultOf(zip(""))).contains("It holds more than 200 files; a bundle has 41.");
     }
 
     /** Fifty million blanks pack to about fifty thousand bytes. */
