@@ -13,8 +13,10 @@ import ample.ledger.core.watch.Watched;
 import ample.ledger.store.Editions;
 import ample.ledger.store.TestDatabase;
 import ample.ledger.web.LedgerInstance;
+import ample.ledger.web.LedgerInstance.Visitor;
 import ample.ledger.web.guest.KeptStudents;
 import java.io.IOException;
+import java.net.URI;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Array;
@@ -30,12 +32,17 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Random;
 import java.util.Set;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.ScheduledFuture;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicLong;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
- * Measures how long it takes to tell everybody of a new edition, beside a join that finds the same pairs of a student and a section:
- * {@code ./ledger bench watching}.
+ * Measures how long it takes to tell everybody of a new edition, beside a join that finds the same pairs of a student and a section, and how long Browse takes
+ * meanwhile: {@code ./ledger bench watching}.
  */
 public final class WatchingBench {
 
@@ -43,6 +50,8 @@ public final class WatchingBench {
     private static final int PLANNED = 5;
     private static final int CHANGED = 500;
     private static final int ROUNDS = 5;
+    private static final long WARM_MILLIS = 20_000;
+    private static final long QUIET_MILLIS = 15_000;
 
     private WatchingBench() {}
 
@@ -51,7 +60,8 @@ public final class WatchingBench {
         Path large = Path.of(arguments[0]);
         Path changed = Path.of(arguments[1]);
         TestDatabase database = TestDatabase.create();
-        try (LedgerInstance ledger = LedgerInstance.start(database, "--ledger.post=" + large)) {
+        try (LedgerInstance ledger =
+                LedgerInstance.start(database, "--ledger.post=" + large, "--ledger.limits.visits=1000000")) {
             Schedule schedule = ScheduleBundle.read(large).schedule();
             students(ledger.context().getBean(KeptStudents.class), schedule);
             change(large, changed);
@@ -60,13 +70,69 @@ public final class WatchingBench {
             System.out.printf(
                     "%n%,d sections, %d changed; %,d students%n",
                     schedule.sections().size(), correction.changes().size(), STUDENTS);
+            Browsing browsing = new Browsing(ledger.root());
+            browsing.during(() -> Thread.sleep(WARM_MILLIS));
+            double[] quiet = browsing.during(() -> Thread.sleep(QUIET_MILLIS));
             ledger.context().getBean(Editions.class).post(next, "", "a benchmark", Instant.now());
             long begun = System.nanoTime();
-            await(database);
+            double[] busy = browsing.during(() -> await(database));
             double told = (System.nanoTime() - begun) / 1e9;
             print(database, correction, told);
+            System.out.printf(
+                    "%nBrowse, first view, a guest: median %.0f, 95th percentile %.0f ms before; %.0f, %.0f ms meanwhile%n",
+                    quiet[0], quiet[1], busy[0], busy[1]);
+            System.out.printf(
+                    "Memory: %,d MB of the heap in use at the end, %,d at most%n",
+                    (Runtime.getRuntime().totalMemory() - Runtime.getRuntime().freeMemory()) >> 20,
+                    Runtime.getRuntime().maxMemory() >> 20);
         }
         System.exit(0);
+    }
+
+    /** Somebody who looks at Browse, ten times a second. */
+    private record Browsing(URI root) {
+
+        private static final long PAUSE_MILLIS = 100;
+
+        /** Something that takes a while. */
+        private interface Meanwhile {
+            void run() throws Exception;
+        }
+
+        /** @return the median and the 95th percentile, in milliseconds, each from when the page was due */
+        double[] during(Meanwhile meanwhile) throws Exception {
+            List<Double> times = Collections.synchronizedList(new ArrayList<>());
+            Visitor visitor = new Visitor(root);
+            ScheduledExecutorService asking = Executors.newSingleThreadScheduledExecutor();
+            long first = System.nanoTime();
+            AtomicLong count = new AtomicLong();
+            ScheduledFuture<?> visits = asking.scheduleAtFixedRate(
+                    () -> {
+                        long due = first + count.getAndIncrement() * PAUSE_MILLIS * 1_000_000;
+                        try {
+                            if (visitor.get("/autumn-2031/browse").statusCode() != 200) {
+                                throw new IllegalStateException("Browse does not answer");
+                            }
+                        } catch (IOException | InterruptedException e) {
+                            throw new IllegalStateException(e);
+                        }
+                        times.add((System.nanoTime() - due) / 1e6);
+                    },
+                    0,
+                    PAUSE_MILLIS,
+                    TimeUnit.MILLISECONDS);
+            meanwhile.run();
+            if (visits.isDone()) {
+                // It ends by itself only where a page was not there.
+                visits.get();
+            }
+            asking.shutdownNow();
+            double[] sorted = List.copyOf(times).stream()
+                    .mapToDouble(time -> time)
+                    .sorted()
+                    .toArray();
+            return new double[] {sorted[sorted.length / 2], sorted[sorted.length * 95 / 100]};
+        }
     }
 
     private static void students(KeptStudents students, Schedule schedule) {
