@@ -40,9 +40,13 @@ public class Head {
      */
     public void put(Model model, HttpServletRequest request, Place place, Brief brief, String here) {
         LastPlace.shows(request, place);
-        int week =
-                keeping.of(request).week(place.terms().get(0).edition().term()).size();
-        put(model, request, place, Where.of(terms.all(), place, brief, week), keeping.unseen(request), here);
+        Where where = Where.of(terms.all(), place, brief, planned(request, place));
+        put(model, request, place, where, keeping.unseen(request), here);
+    }
+
+    /** How many sections the visitor's plan has in the term. */
+    private int planned(HttpServletRequest request, Place place) {
+        return keeping.of(request).week(place.terms().get(0).edition().term()).size();
     }
 
     /** The same where something has gone wrong, so that what is kept for the visitor is not looked at. */
@@ -58,11 +62,17 @@ public class Head {
      */
     public void putBeside(Model model, HttpServletRequest request, String back) {
         // Nothing is kept of whom a page of trouble is shown before it is known who they are.
-        List<String> unseen = Keeping.studentName(request).isPresent() ? keeping.unseen(request) : List.of();
+        boolean known = Keeping.studentName(request).isPresent();
+        List<String> unseen = known ? keeping.unseen(request) : List.of();
         model.addAttribute(ME, Me.of(request, unseen, back));
         from(back, request)
-                .ifPresent(place ->
-                        put(model, request, place, Where.of(terms.all(), place, Brief.EVERYTHING, 0), unseen, back));
+                .ifPresent(place -> put(
+                        model,
+                        request,
+                        place,
+                        Where.of(terms.all(), place, Brief.EVERYTHING, known ? planned(request, place) : 0),
+                        unseen,
+                        back));
     }
 
     private Optional<Place> from(String back, HttpServletRequest request) {
