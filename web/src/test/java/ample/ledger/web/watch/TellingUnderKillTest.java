@@ -11,10 +11,6 @@ import ample.ledger.store.TestDatabase;
 import ample.ledger.web.LedgerInstance;
 import ample.ledger.web.LedgerInstance.Visitor;
 import ample.ledger.web.watch.MortalLedger.Step;
-import com.icegreen.greenmail.util.GreenMail;
-import com.icegreen.greenmail.util.GreenMailUtil;
-import com.icegreen.greenmail.util.ServerSetupTest;
-import jakarta.mail.internet.MimeMessage;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
@@ -53,9 +49,9 @@ class TellingUnderKillTest {
     @Test
     void eachNoticeIsThereOnceAndInOneLetter() throws Exception {
         TestDatabase database = TestDatabase.create();
-        GreenMail mail = new GreenMail(ServerSetupTest.SMTP.dynamicPort());
-        mail.start();
-        try (LedgerInstance ledger = LedgerInstance.start(database, "--ledger.post=" + Schedules.kernel())) {
+        try (MailServer mail = new MailServer();
+                LedgerInstance ledger = LedgerInstance.start(database, "--ledger.post=" + Schedules.kernel())) {
+            mail.start();
             List<Visitor> students = new ArrayList<>();
             for (String name : STUDENTS) {
                 Visitor student = new Visitor(ledger.root());
@@ -87,14 +83,12 @@ class TellingUnderKillTest {
             int started = untilAllIsDone(database, mail, steps);
 
             assertThat(started).as("each ended at a step but the last two").isGreaterThan(Step.values().length);
-            theMailServerHas(mail);
-        } finally {
-            mail.stop();
+            theMailServerHas(mail.letters());
         }
     }
 
     /** @return how many programs were started */
-    private int untilAllIsDone(TestDatabase database, GreenMail mail, Path steps) throws Exception {
+    private int untilAllIsDone(TestDatabase database, MailServer mail, Path steps) throws Exception {
         List<Process> running = new ArrayList<>();
         int started = 0;
         long end = System.nanoTime() + MOST_SECONDS * 1_000_000_000L;
@@ -116,7 +110,7 @@ class TellingUnderKillTest {
         return started;
     }
 
-    private Process run(TestDatabase database, GreenMail mail, Path steps) throws IOException {
+    private Process run(TestDatabase database, MailServer mail, Path steps) throws IOException {
         List<String> command = new ArrayList<>(List.of(
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                 "-XX:TieredStopAtLevel=1",
@@ -126,10 +120,7 @@ class TellingUnderKillTest {
                 System.getProperty("java.class.path"),
                 MortalLedger.class.getName(),
                 steps.toString()));
-        command.addAll(LedgerInstance.options(
-                database,
-                "--spring.mail.host=127.0.0.1",
-                "--spring.mail.port=" + mail.getSmtp().getPort()));
+        command.addAll(LedgerInstance.options(database, mail.options().toArray(String[]::new)));
         return new ProcessBuilder(command)
                 .redirectErrorStream(true)
                 .redirectOutput(ProcessBuilder.Redirect.appendTo(
@@ -177,20 +168,16 @@ class TellingUnderKillTest {
      * Each notice of each student is in one letter, and those of them that came twice, which is where a program ended between the server's answer and
      * its note, have the same name.
      */
-    private static void theMailServerHas(GreenMail mail) throws Exception {
-        Map<String, String> texts = new HashMap<>();
-        Map<String, String> recipients = new HashMap<>();
-        int came = 0;
-        for (MimeMessage message : mail.getReceivedMessages()) {
-            came++;
-            texts.put(message.getMessageID(), GreenMailUtil.getBody(message));
-            recipients.put(message.getMessageID(), message.getAllRecipients()[0].toString());
-        }
-        assertThat(came - texts.size()).as("one for each end at most").isLessThanOrEqualTo(Step.values().length);
+    private static void theMailServerHas(List<MailServer.Letter> came) {
+        Map<String, MailServer.Letter> letters = new HashMap<>();
+        came.forEach(letter -> letters.put(letter.id(), letter));
+        assertThat(came.size() - letters.size())
+                .as("one for each end at most")
+                .isLessThanOrEqualTo(Step.values().length);
         for (String name : STUDENTS) {
-            List<String> own = texts.entrySet().stream()
-                    .filter(letter -> recipients.get(letter.getKey()).startsWith(name))
-                    .map(Map.Entry::getValue)
+            List<String> own = letters.values().stream()
+                    .filter(letter -> letter.to().startsWith(name))
+                    .map(MailServer.Letter::text)
                     .toList();
             assertThat(own)
                     .filteredOn(text -> text.contains("TIDE 214 T1 has changed"))

@@ -14,20 +14,14 @@ import ample.ledger.web.InChromium;
 import ample.ledger.web.InChromium.Tabs;
 import ample.ledger.web.LedgerInstance;
 import ample.ledger.web.LedgerInstance.Visitor;
-import com.icegreen.greenmail.util.GreenMail;
-import com.icegreen.greenmail.util.GreenMailUtil;
-import com.icegreen.greenmail.util.ServerSetup;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.rometools.rome.feed.synd.SyndEntry;
 import com.rometools.rome.feed.synd.SyndFeed;
 import com.rometools.rome.io.SyndFeedInput;
-import jakarta.mail.internet.MimeMessage;
 import java.io.IOException;
 import java.io.StringReader;
-import java.net.InetAddress;
-import java.net.ServerSocket;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -60,14 +54,13 @@ import org.junit.jupiter.api.io.TempDir;
 class WatchingTest {
 
     private static final TermCode TERM = new TermCode("autumn-2031");
-    private static final int PORT = freePort();
 
     @TempDir
     private static Path folder;
 
     private static LedgerInstance one;
     private static LedgerInstance two;
-    private static final GreenMail MAIL = new GreenMail(new ServerSetup(PORT, "127.0.0.1", ServerSetup.PROTOCOL_SMTP));
+    private static final MailServer MAIL = new MailServer();
     private static Visitor maris;
     private static Visitor tamsin;
 
@@ -83,10 +76,7 @@ class WatchingTest {
     private static LedgerInstance instance(TestDatabase database, String... options) {
         return LedgerInstance.start(
                 database,
-                Stream.concat(
-                                Stream.of("--spring.mail.host=127.0.0.1", "--spring.mail.port=" + PORT),
-                                Arrays.stream(options))
-                        .toArray(String[]::new));
+                Stream.concat(MAIL.options().stream(), Arrays.stream(options)).toArray(String[]::new));
     }
 
     private static Visitor student(String name) throws Exception {
@@ -100,15 +90,7 @@ class WatchingTest {
     static void stop() {
         one.close();
         two.close();
-        MAIL.stop();
-    }
-
-    private static int freePort() {
-        try (ServerSocket socket = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
-            return socket.getLocalPort();
-        } catch (IOException e) {
-            throw new IllegalStateException(e);
-        }
+        MAIL.close();
     }
 
     private static void post(String... changes) throws IOException {
@@ -184,34 +166,34 @@ class WatchingTest {
         }
         MAIL.start();
 
-        assertThat(MAIL.waitForIncomingEmail(40_000, 4)).isTrue();
+        assertThat(MAIL.have(4)).isTrue();
         Thread.sleep(3_000);
-        assertThat(MAIL.getReceivedMessages())
-                .extracting(message -> message.getAllRecipients()[0].toString())
+        assertThat(MAIL.letters())
+                .extracting(MailServer.Letter::to)
                 .containsExactlyInAnyOrder(
                         "maris@students.example",
                         "wren@students.example",
                         "odo@students.example",
                         "bryn@students.example");
-        MimeMessage letter = MAIL.getReceivedMessages()[0];
-        assertThat(letter.getSubject()).isEqualTo("TIDE 214 T1 has changed");
-        assertThat(letter.getHeader("List-Unsubscribe-Post")).containsExactly("List-Unsubscribe=One-Click");
+        MailServer.Letter letter = MAIL.letters().get(0);
+        assertThat(letter.header("Subject")).isEqualTo("TIDE 214 T1 has changed");
+        assertThat(letter.header("List-Unsubscribe-Post")).isEqualTo("List-Unsubscribe=One-Click");
     }
 
     @Test
     @Order(3)
     void lettersAreStoppedFromALetterOrTurnedToOnceADay(Tabs tabs) throws Exception {
-        MimeMessage letter = letterTo("wren");
-        Matcher link = Pattern.compile("http://[^ \\s]*(/letters/stop/[A-Za-z0-9_-]+)")
-                .matcher(GreenMailUtil.getBody(letter).replace("=\r\n", ""));
+        MailServer.Letter letter = MAIL.to("wren");
+        Matcher link =
+                Pattern.compile("http://[^ \\s]*(/letters/stop/[A-Za-z0-9_-]+)").matcher(letter.text());
         assertThat(link.find()).isTrue();
         // Where nobody is signed in.
         Page page = tabs.open();
         page.navigate(one.root() + link.group(1));
         page.getByText("Stop all letters").click();
         assertThat(page.getByRole(AriaRole.STATUS)).containsText("No more letters will be sent to you");
-        letter = letterTo("odo");
-        URI stop = one.root().resolve(letter.getHeader("List-Unsubscribe")[0].replaceAll("^<http://[^/]*|>$", ""));
+        letter = MAIL.to("odo");
+        URI stop = one.root().resolve(letter.header("List-Unsubscribe").replaceAll("^<http://[^/]*|>$", ""));
         // As a mail program does it: RFC 8058, 3.2.
         HttpResponse<String> stopped = HttpClient.newHttpClient()
                 .send(
@@ -230,32 +212,17 @@ class WatchingTest {
         bryn.locator("form[action='/notices/letters'] button").click();
         assertThat(bryn.locator("input[name=changes][value=daily]")).isChecked();
 
-        MAIL.purgeEmailFromAllMailboxes();
+        MAIL.forget();
         post("seat_pools.csv", "40129,40,", "40129,35,");
         Visitor wren = new Visitor(two.root());
         wren.signIn("wren");
         until(wren, "/notices", body -> body.contains("It has 35 seats now"));
-        assertThat(MAIL.waitForIncomingEmail(40_000, 1)).isTrue();
+        assertThat(MAIL.have(1)).isTrue();
         Thread.sleep(2_000);
-        assertThat(MAIL.getReceivedMessages())
+        assertThat(MAIL.letters())
                 .as("two have stopped letters, one gets them in the morning")
-                .extracting(WatchingTest::recipient)
+                .extracting(MailServer.Letter::to)
                 .containsExactly("maris@students.example");
-    }
-
-    private static MimeMessage letterTo(String name) {
-        return Stream.of(MAIL.getReceivedMessages())
-                .filter(message -> recipient(message).startsWith(name))
-                .findFirst()
-                .orElseThrow();
-    }
-
-    private static String recipient(MimeMessage message) {
-        try {
-            return message.getAllRecipients()[0].toString();
-        } catch (jakarta.mail.MessagingException e) {
-            throw new IllegalStateException(e);
-        }
     }
 
     @Test
@@ -354,14 +321,12 @@ class WatchingTest {
     @Order(6)
     void whatTimeBringsIsToldOnce() throws Exception {
         until(tamsin, "/notices", body -> body.contains("Registration for Autumn 2031 opens for you"));
-        MAIL.purgeEmailFromAllMailboxes();
+        MAIL.forget();
         moveTo("2031-06-18T07:00:30Z");
         until(tamsin, "/notices", body -> body.contains("Seats are open in TIDE 214 T2"));
-        assertThat(MAIL.waitForIncomingEmail(40_000, 1)).isTrue();
+        assertThat(MAIL.have(1)).isTrue();
         Thread.sleep(2_000);
-        assertThat(GreenMailUtil.getBody(letterTo("bryn")))
-                .as("in the letter of the day")
-                .contains("TIDE 214 T1");
+        assertThat(MAIL.to("bryn").text()).as("in the letter of the day").contains("TIDE 214 T1");
         moveTo("2031-09-15T09:00:00Z");
         until(tamsin, "/notices", body -> body.contains("Last day to add: Fri 19 Sep"));
         moveTo("2031-09-17T09:00:00Z");

@@ -32,8 +32,8 @@ public record Contest(Rule rule, boolean even, List<Group> groups, List<Ballot> 
     }
 
     /**
-     * @throws IllegalArgumentException where a ballot wishes a group that is not there, two ballots have one draw or one student, groups are to be even by
-     *     priority, or a student has different classes in a round that places the most
+     * @throws IllegalArgumentException where two ballots are of one student or have one draw, and where a ballot wishes a group that is not there. Also for
+     *     groups that are to be even by priority, and for a student of two classes where the most are to be placed
      */
     public Contest {
         groups = List.copyOf(groups);

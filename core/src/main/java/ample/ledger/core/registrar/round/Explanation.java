@@ -25,7 +25,7 @@ public record Explanation(int got, List<Missed> missed) {
      * @param group the position of the group
      * @param wished how many students had it on their ballots
      * @param first how many of them as their highest wish
-     * @param oneMore whether the student would have got it, or more, with one place more in the group
+     * @param oneMore whether one place more in the group would have given the student this wish or a higher one
      */
     public record Missed(int group, int wished, int first, Why why, boolean oneMore) {}
 
@@ -59,7 +59,10 @@ public record Explanation(int got, List<Missed> missed) {
         /** With the student there, the others would have lost more places on their ballots than the student gained; by so many. */
         record LowerWishes(int places) implements Why {}
 
-        /** There is a distribution as good with the student there; the lottery decided. In each of them somebody with this draw or a lower one gets something that they wished less. */
+        /**
+         * There are distributions as good with the student there, and the lottery decided. In each of them somebody gets what they wished less whose draw is
+         * this number or a lower one.
+         */
         record ByLot(int draw) implements Why {}
     }
 

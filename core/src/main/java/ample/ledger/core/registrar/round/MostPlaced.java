@@ -9,11 +9,10 @@ import java.util.PriorityQueue;
  * the groups are as near in size as may be; of those, the wishes that are fulfilled stand as high on the ballots as may be in all; of those, the
  * student who drew the lowest number gets the best that they can have, then the next.
  *
- * <p>A flow of least cost through a network of students and groups, found by successive shortest paths with prices (Edmonds and Karp, "Theoretical
- * Improvements in Algorithmic Efficiency for Network Flow Problems", 1972; Ahuja, Magnanti and Orlin, "Network Flows", 1993, 9.8). Every group has a price:
- * what one more student in it costs, wherever that leads. Paths are looked for among groups, which are few, and all paths of one length at a time. Cost:
- * for each time that prices rise, one step for each wish; in contests of 20,000 students that is some dozen times, and where groups are to be even, about as
- * often as a group has students.
+ * <p>This is a flow of least cost through a network of students and groups. It is found by successive shortest paths with prices: Edmonds and Karp,
+ * "Theoretical Improvements in Algorithmic Efficiency for Network Flow Problems", 1972; Ahuja, Magnanti and Orlin, "Network Flows", 1993, 9.8. Every
+ * group has a price: what one more student in it costs, wherever that leads. Paths are looked for among groups, which are few. All paths that are as short
+ * are used before prices rise again. Cost: one step for each wish, each time that prices rise.
  */
 final class MostPlaced {
 
@@ -47,7 +46,7 @@ final class MostPlaced {
         return placing.result();
     }
 
-    /** For each group but the last the wishes that name it. */
+    /** For each group the students who wish it. */
     private static int[][] wishedBy(Placing placing) {
         int[] count = new int[placing.groups()];
         for (int some : placing.group) {
@@ -59,8 +58,8 @@ final class MostPlaced {
         }
         for (int student = 0; student < placing.students; student++) {
             for (int wish = placing.first[student]; wish < placing.first[student + 1]; wish++) {
-                int some = placing.group[wish];
-                wishedBy[some][--count[some]] = student;
+                int named = placing.group[wish];
+                wishedBy[named][--count[named]] = student;
             }
         }
         return wishedBy;

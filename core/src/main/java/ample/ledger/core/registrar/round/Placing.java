@@ -8,10 +8,11 @@ import java.util.List;
  * Students on their way to groups, and what it costs where they are. Beside the groups of the contest there is one more, {@link #nowhere}, in which everybody
  * is welcome who has no place.
  *
- * <p>One number orders distributions: first who has no place, a student of a higher class weighing more; then, where groups are to be even, the sum of the
- * squares of their sizes; then the places of the wishes on the ballots. Each part weighs more than all that can come of the parts after it. That it is enough to
- * let a higher class weigh more, however little, is so because the sets of students who can have a place together are a matroid (Edmonds and Fulkerson, "Transversals and
- * Matroid Partition", 1965): the set of the most weight has the most students too, and the most of each class in their order.
+ * <p>One number orders distributions. First counts who has no place, and a student of a higher class counts more. Then, where groups are to be even, the sum
+ * of the squares of their sizes; then the places of the wishes on the ballots. Each part weighs more than all that can come of the parts after it.
+ *
+ * <p>A higher class need count only a little more than the next. Then as many as possible have a place, and of each class in its order as many as possible. For
+ * the sets of students who can have a place together are a matroid: Edmonds and Fulkerson, "Transversals and Matroid Partition", 1965.
  */
 final class Placing {
 
