@@ -12,6 +12,7 @@ import { keepPlace } from "./place.js";
 import { followPlan } from "./plan.js";
 import { followReady } from "./ready.js";
 import { followWeek } from "./week.js";
+import { followWishes } from "./wish.js";
 import { narrowLongLists } from "./narrow.js";
 
 document.documentElement.classList.remove("arriving");
@@ -25,6 +26,7 @@ followPlan();
 followReady();
 followSeats();
 followWeek();
+followWishes();
 narrowLongLists();
 listenForKeys();
 // Last: it has to see what the others have kept from leaving the page.

@@ -1,11 +1,11 @@
 // @ts-check
 // My week without leaving the page: links and forms change only what differs; woven weeks are drawn into the plan while they are pointed
-// at; a busy time can be dragged. What cannot be sent while the connection is lost stays, and is sent when it is back.
-import { filledIn, place, show } from "./page.js";
+// at; a busy time can be dragged.
+import { filledIn, show } from "./page.js";
+import { sendInTurn } from "./send.js";
 
 const SVG = "http://www.w3.org/2000/svg";
 const QUARTER = 15;
-const TRY_AGAIN = 3000;
 
 function part() {
   return document.querySelector("[data-part=week]");
@@ -21,60 +21,6 @@ function preview(number) {
       "shown",
       number ? group.dataset.weave === number : settled !== null,
     );
-  }
-}
-
-function offline(words) {
-  const note = document.querySelector("#offline");
-  note.hidden = !words;
-  note.textContent = words;
-}
-
-/** What is being sent; the next form waits for it, so that a guest's second finds the cookie that the first has brought. */
-let sending = Promise.resolve();
-
-/** Sends a form, as it is now, once those before it are sent. */
-function sendInTurn(form, button) {
-  const data = new FormData(form, button);
-  sending = sending.then(() => send(form, data));
-}
-
-/** Says what the page of a trouble says; the page that is shown stays. */
-function tellTrouble(html) {
-  const trouble = new DOMParser().parseFromString(html, "text/html");
-  offline(
-    [...trouble.querySelectorAll("main.trouble > h1, main.trouble > p")]
-      .map((part) => part.textContent)
-      .join(" "),
-  );
-}
-
-/** Sends a form and shows what comes of it; keeps trying while there is no connection. */
-async function send(form, data) {
-  const files = [...data.values()].some((value) => value instanceof File);
-  let response;
-  try {
-    response = await fetch(form.action, {
-      method: "POST",
-      body: files ? data : new URLSearchParams(data),
-      headers: { Accept: "text/html" },
-    });
-  } catch {
-    offline(
-      "The connection is lost. What you did is not lost: it is sent as soon as the connection is back. Leave this page open.",
-    );
-    await new Promise((again) => setTimeout(again, TRY_AGAIN));
-    return send(form, data);
-  }
-  if (!response.ok) {
-    tellTrouble(await response.text());
-    return;
-  }
-  offline("");
-  const taken = form.closest(".woven");
-  await place(await response.text(), response.url, { remember: true });
-  if (taken) {
-    window.scrollTo(0, 0);
   }
 }
 
@@ -118,7 +64,12 @@ function followForms() {
       /** @type {Element} */ (event.target)
     );
     if (form.method === "post") {
-      sendInTurn(form, event.submitter);
+      const taken = form.closest(".woven");
+      void sendInTurn(form, new FormData(form, event.submitter)).then(() => {
+        if (taken) {
+          window.scrollTo(0, 0);
+        }
+      });
     } else {
       show(
         `${form.getAttribute("action").replace(/#.*/, "")}?${filledIn(form)}`,

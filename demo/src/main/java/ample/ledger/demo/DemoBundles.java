@@ -96,10 +96,20 @@ public final class DemoBundles {
         BundleTables second = Corrections.before(third, new Dice(seed + 12), 0.04, 0);
         BundleTables first = Corrections.before(second, new Dice(seed + 11), 0.12, 4);
         return List.of(
-                new Posting("autumn-2031-1", "autumn-2031", first, "2031-05-26T13:00:00Z", "First posting"),
                 new Posting(
-                        "autumn-2031-2", "autumn-2031", second, "2031-06-05T07:30:00Z", "Rooms for most; four mended"),
-                new Posting("autumn-2031-3", "autumn-2031", third, "2031-06-16T15:20:00Z", "Rooms and people for June"),
+                        "autumn-2031-1", "autumn-2031", WishRounds.in(first), "2031-05-26T13:00:00Z", "First posting"),
+                new Posting(
+                        "autumn-2031-2",
+                        "autumn-2031",
+                        WishRounds.in(second),
+                        "2031-06-05T07:30:00Z",
+                        "Rooms for most; four mended"),
+                new Posting(
+                        "autumn-2031-3",
+                        "autumn-2031",
+                        WishRounds.in(third),
+                        "2031-06-16T15:20:00Z",
+                        "Rooms and people for June"),
                 new Posting("spring-2032", "spring-2032", spring(), "2031-06-12T09:00:00Z", "Provisional"),
                 new Posting("summer-2032", "summer-2032", summer(), "2031-06-12T09:05:00Z", "Provisional"),
                 new Posting(

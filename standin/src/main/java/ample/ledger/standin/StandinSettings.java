@@ -19,6 +19,7 @@ import org.springframework.boot.context.properties.bind.DefaultValue;
  * @param client the secret with which a program asks the sign-on
  * @param applications the addresses of programs that people come from and go back to; on 127.0.0.1 at any port
  * @param registrations how often students do something; null for never
+ * @param wishes how many simulated students wish something in each round; 0 for none
  * @param mail the port at which it takes letters; 0 for none
  * @param offersStand how long a seat that was offered is kept; 24 to 48 hours are common practice, no source
  */
@@ -32,5 +33,6 @@ public record StandinSettings(
         String client,
         @DefaultValue("http://127.0.0.1") List<String> applications,
         @Nullable Duration registrations,
+        @DefaultValue("0") int wishes,
         @DefaultValue("0") int mail,
         @DefaultValue("36h") Duration offersStand) {}

@@ -53,6 +53,8 @@ class SecurityConfiguration {
         "/{term}/registration",
         "/{term}/registration/change",
         "/{term}/registration/confirmation.txt",
+        "/{term}/rounds",
+        "/{term}/rounds/{round}",
         "/{term}/week",
         "/{term}/week/calendar.ics",
         "/{term}/week/plan.json",
@@ -94,7 +96,8 @@ class SecurityConfiguration {
         "/{term}/week/share",
         "/{term}/week/withdraw",
         "/{term}/week/stop",
-        "/{term}/ready/submit"
+        "/{term}/ready/submit",
+        "/{term}/rounds/{round}/wishes"
     };
 
     private static final String[] DESK = {"/desk", "/desk/**"};

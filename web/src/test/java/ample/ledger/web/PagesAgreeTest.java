@@ -168,7 +168,8 @@ class PagesAgreeTest {
                     CANCELLED,
                     NOT_YET_OPEN,
                     CLOSED_TO_LATE_ENTRY,
-                    BY_PERMISSION -> words.toLowerCase(Locale.ROOT).startsWith(status.label() + " ");
+                    BY_PERMISSION,
+                    BY_WISHES -> words.toLowerCase(Locale.ROOT).startsWith(status.label() + " ");
         };
     }
 

@@ -3,14 +3,17 @@ package ample.ledger.core.readiness;
 import ample.ledger.core.plan.PostedSchedules;
 import ample.ledger.core.readiness.Steps.Step;
 import ample.ledger.core.registrar.Answer;
+import ample.ledger.core.registrar.Refusal;
 import ample.ledger.core.registrar.Registration;
 import ample.ledger.core.registrar.Request;
 import ample.ledger.core.registrar.rules.Book;
 import ample.ledger.core.registrar.rules.PoolName;
 import ample.ledger.core.registrar.rules.Registrant;
+import ample.ledger.core.registrar.rules.RoundName;
 import ample.ledger.core.registrar.rules.Rules;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.SeatPool;
+import ample.ledger.core.schedule.WishRound;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -66,6 +69,17 @@ public final class Foretold {
     /** What would be answered to one request, as all stands. */
     public Answer answer(Request request, Instant moment) {
         return answer(book(), request, moment);
+    }
+
+    /** What stands against a place in a group of a wish round, were its period to end with all as it stands; none where nothing does. */
+    public List<Refusal> againstPlace(Schedule schedule, WishRound round, WishRound.Group group) {
+        return rules.wishes()
+                .against(
+                        book(),
+                        who,
+                        new RoundName(schedule.term().code().text(), round.code()),
+                        group,
+                        round.closes().atZone(schedule.institution().zone()).toInstant());
     }
 
     /** All as it stands. */

@@ -4,6 +4,7 @@ import ample.ledger.core.requirement.StudentRecord;
 import ample.ledger.core.schedule.Opening;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.StudentGroup;
+import ample.ledger.core.schedule.WishRound;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.Comparator;
@@ -12,6 +13,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * Who asks, and when, as far as it matters to the seats and the status of the sections of one schedule. Two of whom the same is known are
@@ -23,6 +25,7 @@ import java.util.Set;
  * @param opened whether registration has opened for them; where that is not known, whether it has opened for anybody
  * @param later openings that concern them and are still to come, the next one first; where it is not known which concern them, all
  * @param closed since when registration is closed to them, as far as that is not the same for everybody; empty while it is not
+ * @param undecided the codes of the wish rounds whose period has not ended
  * @param today where the institution stands
  */
 public record Person(
@@ -32,12 +35,14 @@ public record Person(
         boolean opened,
         List<Opening> later,
         Optional<LocalDateTime> closed,
+        Set<String> undecided,
         LocalDate today) {
 
     public Person {
         belongs = Map.copyOf(belongs);
         permissions = Set.copyOf(permissions);
         later = List.copyOf(later);
+        undecided = Set.copyOf(undecided);
     }
 
     /**
@@ -83,6 +88,10 @@ public record Person(
                 later.isEmpty() || later.size() < concerning.size(),
                 later,
                 closes.filter(end -> !now.isBefore(end)),
+                schedule.lists().wishRounds().stream()
+                        .filter(round -> now.isBefore(round.closes()))
+                        .map(WishRound::code)
+                        .collect(Collectors.toSet()),
                 now.toLocalDate());
     }
 

@@ -3,13 +3,16 @@ package ample.ledger.core.reading;
 import ample.ledger.core.reading.StatusReading.Reason;
 import ample.ledger.core.requirement.Eligibility;
 import ample.ledger.core.schedule.BindingRule;
+import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Prerequisite;
 import ample.ledger.core.schedule.Restriction;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.SeatPool;
 import ample.ledger.core.schedule.Section;
 import ample.ledger.core.schedule.Span;
+import ample.ledger.core.schedule.WishRound;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -30,9 +33,16 @@ public final class Readings {
 
     private final Map<Span, List<BindingDate>> dates = new ConcurrentHashMap<>();
 
+    /** Sections whose places can only be wished. */
+    private final Map<EntryNumber, WishRound> wished = new HashMap<>();
+
     public Readings(Schedule schedule, Person person) {
         this.schedule = schedule;
         this.person = person;
+        schedule.lists().wishRounds().stream()
+                .filter(round -> person.undecided().contains(round.code()))
+                .forEach(round ->
+                        round.groups().forEach(group -> group.sections().forEach(entry -> wished.put(entry, round))));
     }
 
     public Person person() {
@@ -78,6 +88,9 @@ public final class Readings {
             if (reason instanceof Reason.AddingEnded || reason instanceof Reason.ClosedToYou) {
                 return Status.CLOSED_TO_LATE_ENTRY;
             }
+            if (reason instanceof Reason.ByWishes) {
+                return Status.BY_WISHES;
+            }
             if (reason instanceof Reason.OpensLater) {
                 return Status.NOT_YET_OPEN;
             }
@@ -104,7 +117,10 @@ public final class Readings {
 
     /** Beside its seats, why the person may not take a section that is not cancelled, or perhaps not; what time decides comes first. */
     public List<Reason> reasons(Section section) {
-        List<Reason> ofTime = inTime.computeIfAbsent(section.span(), this::inTime);
+        WishRound round = wished.get(section.entry());
+        List<Reason> ofTime = round == null
+                ? inTime.computeIfAbsent(section.span(), this::inTime)
+                : List.of(new Reason.ByWishes(round));
         List<Reason> ofPeople = Stream.concat(
                         section.course().rules().restrictions().stream(), section.restrictions().stream())
                 .flatMap(restriction -> reason(restriction).stream())

@@ -15,7 +15,9 @@ public enum Status implements Coded {
     CANCELLED("cancelled"),
     NOT_YET_OPEN("not yet open"),
     CLOSED_TO_LATE_ENTRY("closed to late entry"),
-    BY_PERMISSION("by permission");
+    BY_PERMISSION("by permission"),
+    /** Its places are distributed in a wish round that has not ended. */
+    BY_WISHES("by wishes");
 
     private final String label;
 

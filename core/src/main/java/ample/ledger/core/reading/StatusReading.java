@@ -3,6 +3,7 @@ package ample.ledger.core.reading;
 import ample.ledger.core.schedule.Opening;
 import ample.ledger.core.schedule.Restriction;
 import ample.ledger.core.schedule.SeatPool;
+import ample.ledger.core.schedule.WishRound;
 import java.time.LocalDateTime;
 import java.util.List;
 
@@ -10,7 +11,7 @@ import java.util.List;
  * Whether a section can be had at one moment, by one person or by anybody, and why.
  *
  * <p>Of several reasons the first that decides makes the status: a cancelled section is nothing else; after the last day to
- * add, and before registration opens, seats do not matter; permission and restrictions matter where there is a place.
+ * add, before registration opens, and until a wish round ends, seats do not matter; permission and restrictions matter where there is a place.
  *
  * @param reasons all that stand in the way, and what will not for long, the one that decides first; none where nothing does
  * @param seats as they stand for this person; what is held for a group of theirs is not taken off
@@ -53,6 +54,9 @@ public record StatusReading(
 
         /** Nobody takes it without somebody's permission, and the person has not got it. */
         record AsksPermission(String by) implements Reason {}
+
+        /** Until the period of a wish round ends, places can only be wished. */
+        record ByWishes(WishRound round) implements Reason {}
     }
 
     /** Seats that the person could take now, or, where that is not known, perhaps could; 0 or more. */
@@ -66,7 +70,8 @@ public record StatusReading(
                     CANCELLED,
                     NOT_YET_OPEN,
                     CLOSED_TO_LATE_ENTRY,
-                    BY_PERMISSION -> 0;
+                    BY_PERMISSION,
+                    BY_WISHES -> 0;
         };
     }
 

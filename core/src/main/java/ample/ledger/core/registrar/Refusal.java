@@ -61,7 +61,9 @@ public record Refusal(
         /** The offer is over, or there never was one. */
         OFFER_LAPSED,
         NOT_REGISTERED,
-        TOO_LATE_TO_DROP
+        TOO_LATE_TO_DROP,
+        /** Until a wish round ends, its places can only be wished. */
+        BY_WISHES
     }
 
     public Refusal {

@@ -253,6 +253,14 @@ public final class Schedule {
         return byCourse.getOrDefault(course, List.of());
     }
 
+    /** The wish round in which places in a section are distributed; empty where they are not. */
+    public Optional<WishRound> roundOf(EntryNumber entry) {
+        return lists().wishRounds().stream()
+                .filter(round -> round.groups().stream()
+                        .anyMatch(group -> group.sections().contains(entry)))
+                .findFirst();
+    }
+
     /** How a pool of seats is posted. */
     public Optional<SeatPool> pool(String code) {
         return byPool.getOrDefault(code, List.of()).stream().map(Section::pool).findFirst();

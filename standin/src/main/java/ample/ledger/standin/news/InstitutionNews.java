@@ -34,19 +34,22 @@ public class InstitutionNews {
      * @param patience how long to wait for something
      */
     public RegistrarNews after(long known, Duration patience) throws InterruptedException {
-        long after = known > mapper.last() ? 0 : known;
         long seen = tellings();
-        List<SeatsMapper.Row> rows = mapper.since(after);
-        if (rows.isEmpty()) {
+        long last = mapper.last();
+        long after = known > last ? 0 : known;
+        if (last == after) {
             await(seen, patience);
-            rows = mapper.since(after);
+            last = mapper.last();
         }
-        long last = rows.isEmpty() ? after : rows.get(rows.size() - 1).change();
-        return new RegistrarNews(
-                last,
-                clock.now(),
-                rows.stream().map(SeatsMapper.Row::seats).toList(),
-                rows.isEmpty() ? List.of() : mapper.students(after, last));
+        return last == after
+                ? new RegistrarNews(after, clock.now(), List.of(), List.of())
+                : new RegistrarNews(
+                        last,
+                        clock.now(),
+                        mapper.seats(after, last).stream()
+                                .map(SeatsMapper.Row::seats)
+                                .toList(),
+                        mapper.students(after, last));
     }
 
     private long tellings() {

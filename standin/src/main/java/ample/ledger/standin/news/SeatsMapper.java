@@ -35,17 +35,17 @@ interface SeatsMapper {
         }
     }
 
-    /** Those of later changes, in their order. */
+    /** Those that changed after one change, up to another, in their order. */
     @Select("SELECT term, pool, enrolled, waiting, promised, array_to_string(claimed, ',') AS claimed, at, change"
-            + " FROM seats WHERE change > #{change}"
+            + " FROM seats WHERE change > #{after} AND change <= #{last}"
             + " ORDER BY change, term, pool")
-    List<Row> since(long change);
+    List<Row> seats(@Param("after") long after, @Param("last") long last);
 
     /** Those for whom something changed after one change, up to another. */
     @Select("SELECT student FROM student_change WHERE change > #{after} AND change <= #{last} ORDER BY student")
     List<String> students(@Param("after") long after, @Param("last") long last);
 
     /** The number of the last change; 0 where there was none. */
-    @Select("SELECT coalesce(max(change), 0) FROM seats")
+    @Select("SELECT greatest(0, (SELECT max(change) FROM seats), (SELECT max(change) FROM student_change))")
     long last();
 }

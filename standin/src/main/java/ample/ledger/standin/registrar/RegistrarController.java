@@ -15,7 +15,6 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
-import org.springframework.web.ErrorResponseException;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -48,36 +47,20 @@ class RegistrarController {
 
     @GetMapping("/students/{student}")
     StudentFile student(@PathVariable String student) {
-        return people.file(student).orElseThrow(RegistrarController::nobody);
-    }
-
-    private static ErrorResponseException nobody() {
-        return problem(
-                HttpStatus.NOT_FOUND,
-                "no-such-student",
-                "There is no such student",
-                "Nobody is a student here under this name.");
-    }
-
-    private void known(String student) {
-        if (people.somebody(student)
-                .filter(one -> one.role() == People.Role.STUDENT)
-                .isEmpty()) {
-            throw nobody();
-        }
+        return people.file(student).orElseThrow(Problems::nobody);
     }
 
     /** What a student has here now. */
     @GetMapping("/students/{student}/registration")
     Registration registration(@PathVariable String student) {
-        known(student);
+        Problems.known(people, student);
         return registry.registration(student);
     }
 
     /** All that a student has submitted, the latest first. */
     @GetMapping("/students/{student}/submissions")
     List<Submission> submissions(@PathVariable String student) {
-        known(student);
+        Problems.known(people, student);
         return registry.submissions(student);
     }
 
@@ -95,10 +78,10 @@ class RegistrarController {
             @RequestHeader(name = "Idempotency-Key", defaultValue = "") String key,
             @RequestBody Asked asked)
             throws InterruptedException {
-        known(student);
+        Problems.known(people, student);
         List<Request> requests = asked.requests() == null ? List.of() : asked.requests();
         if (key.isBlank() || key.length() > LONGEST_KEY || requests.isEmpty() || requests.size() > MOST_REQUESTS) {
-            throw problem(
+            throw Problems.exception(
                     HttpStatus.BAD_REQUEST,
                     "not-understood",
                     "What is asked is not understood",
@@ -109,24 +92,16 @@ class RegistrarController {
             return registry.submit(student, key, requests).get(PATIENCE, TimeUnit.SECONDS);
         } catch (ExecutionException failed) {
             if (failed.getCause() instanceof Registry.UsedBeforeException) {
-                throw problem(
+                throw Problems.exception(
                         HttpStatus.UNPROCESSABLE_CONTENT,
                         "used-before",
                         "This identifier named another submission",
                         "Each submission has an identifier of its own.");
             }
-            throw notNow();
+            throw Problems.notNow();
         } catch (TimeoutException late) {
-            throw notNow();
+            throw Problems.notNow();
         }
-    }
-
-    private static ErrorResponseException notNow() {
-        return problem(
-                HttpStatus.SERVICE_UNAVAILABLE,
-                "not-now",
-                "It could not be decided now",
-                "Ask again with the same Idempotency-Key: if it was decided, the answer is the same.");
     }
 
     /**
@@ -139,7 +114,7 @@ class RegistrarController {
     RegistrarNews news(@RequestParam(defaultValue = "0") long after, @RequestParam(defaultValue = "0") int wait)
             throws InterruptedException {
         if (after < 0 || wait < 0 || wait > LONGEST_WAIT) {
-            throw problem(
+            throw Problems.exception(
                     HttpStatus.BAD_REQUEST,
                     "not-understood",
                     "What is asked is not understood",
@@ -147,9 +122,5 @@ class RegistrarController {
                             .formatted(LONGEST_WAIT));
         }
         return news.after(after, Duration.ofSeconds(wait));
-    }
-
-    private static ErrorResponseException problem(HttpStatus status, String type, String title, String detail) {
-        return new ErrorResponseException(status, Problems.of(status, type, title, detail), null);
     }
 }

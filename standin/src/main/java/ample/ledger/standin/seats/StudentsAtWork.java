@@ -38,7 +38,9 @@ class StudentsAtWork implements SchedulingConfigurer {
                 .forEach(schedule -> sections.put(
                         schedule,
                         schedule.sections().stream()
-                                .filter(section -> !section.cancelled())
+                                // Places that are wished are not for whoever comes first.
+                                .filter(section -> !section.cancelled()
+                                        && schedule.roundOf(section.entry()).isEmpty())
                                 .map(section -> posted.attendance(section, schedule))
                                 .toList()));
     }

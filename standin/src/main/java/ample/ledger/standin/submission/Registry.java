@@ -3,12 +3,16 @@ package ample.ledger.standin.submission;
 import ample.ledger.core.plan.PostedSchedules;
 import ample.ledger.core.registrar.Registration;
 import ample.ledger.core.registrar.Request;
+import ample.ledger.core.registrar.RoundReport;
+import ample.ledger.core.registrar.RoundStanding;
 import ample.ledger.core.registrar.Submission;
+import ample.ledger.core.registrar.round.RoundFile;
 import ample.ledger.core.registrar.rules.Book;
 import ample.ledger.core.registrar.rules.Decision;
 import ample.ledger.core.registrar.rules.Fact;
 import ample.ledger.core.registrar.rules.PoolName;
 import ample.ledger.core.registrar.rules.Registrant;
+import ample.ledger.core.registrar.rules.RoundName;
 import ample.ledger.core.registrar.rules.Rules;
 import ample.ledger.core.schedule.Section;
 import ample.ledger.standin.StandinSettings;
@@ -16,13 +20,18 @@ import ample.ledger.standin.clock.InstitutionClock;
 import ample.ledger.standin.news.InstitutionNews;
 import ample.ledger.standin.submission.JournalMapper.JournalRow;
 import ample.ledger.standin.submission.JournalMapper.SubmissionRow;
+import ample.ledger.standin.wishes.WishRounds;
+import ample.ledger.standin.wishes.WishRounds.Round;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Deque;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.LinkedBlockingQueue;
@@ -56,6 +65,7 @@ public class Registry implements SmartLifecycle {
     private final PostedSchedules posted;
     private final InstitutionClock clock;
     private final InstitutionNews news;
+    private final WishRounds wishes;
     private final TransactionTemplate transaction;
     private final JsonMapper json;
     private final Rules rules;
@@ -78,6 +88,7 @@ public class Registry implements SmartLifecycle {
             PostedSchedules posted,
             InstitutionClock clock,
             InstitutionNews news,
+            WishRounds wishes,
             PlatformTransactionManager transactions,
             JsonMapper json,
             StandinSettings settings) {
@@ -86,6 +97,7 @@ public class Registry implements SmartLifecycle {
         this.posted = posted;
         this.clock = clock;
         this.news = news;
+        this.wishes = wishes;
         this.transaction = new TransactionTemplate(transactions);
         this.transaction.setTimeout(SECONDS);
         this.json = json;
@@ -113,6 +125,22 @@ public class Registry implements SmartLifecycle {
 
     private record ByOthers(BiFunction<Book, Rules, List<Fact>> change, CompletableFuture<Boolean> done)
             implements Job {}
+
+    /** Something that is done while nobody else decides. */
+    @FunctionalInterface
+    public interface Deed<T> {
+
+        /** @param book which it leaves as it is */
+        T perform(Book book, Rules rules, Instant now);
+    }
+
+    private record Alone<T>(Deed<T> deed, CompletableFuture<T> done) implements Job {
+
+        Runnable perform(Book book, Rules rules, Instant now) {
+            T made = deed.perform(book, rules, now);
+            return () -> done.complete(made);
+        }
+    }
 
     /** One identifier was used for two submissions. */
     public static final class UsedBeforeException extends RuntimeException {
@@ -142,6 +170,17 @@ public class Registry implements SmartLifecycle {
         put(new ByOthers(change, new CompletableFuture<>()));
     }
 
+    /**
+     * Does something while nobody else decides, in the transaction of what is decided.
+     *
+     * @return what becomes of it, after the commit; an exception where it could not be done
+     */
+    public <T> CompletableFuture<T> alone(Deed<T> deed) {
+        Alone<T> job = new Alone<>(deed, new CompletableFuture<>());
+        put(job);
+        return job.done();
+    }
+
     private void put(Job job) {
         if (!jobs.offer(job)) {
             job.done().completeExceptionally(new IllegalStateException("Too many ask at once"));
@@ -151,6 +190,23 @@ public class Registry implements SmartLifecycle {
     /** What a student has now. */
     public Registration registration(String student) {
         return read(now -> book.registration(student, now));
+    }
+
+    /** How the wish rounds stand to a student. */
+    public List<RoundStanding> rounds(String student) {
+        return read(now -> wishes.all().stream()
+                .map(round -> wishes.standing(round, student, book.registration(student, now)))
+                .toList());
+    }
+
+    /** All that the places of a round were distributed by; empty while they are not. */
+    public Optional<RoundFile> roundFile(RoundName name) {
+        return read(now -> wishes.file(name));
+    }
+
+    /** How a wish round stands as a whole; empty where there is none of that name. */
+    public Optional<RoundReport> round(RoundName name) {
+        return read(now -> wishes.of(name).map(round -> wishes.report(round, book, rules.wishes(), now)));
     }
 
     private <T> T read(Function<Instant, T> question) {
@@ -188,10 +244,22 @@ public class Registry implements SmartLifecycle {
         Book again = rules.book();
         names().forEach(again::pool);
         List<JournalRow> rows = journal.all();
-        rows.stream().map(JournalRows::fact).forEach(again::apply);
+        Deque<WishRounds.Decided> rounds = new ArrayDeque<>(wishes.decided());
+        for (JournalRow row : rows) {
+            while (!rounds.isEmpty() && rounds.element().after() < row.number()) {
+                distributed(rounds.remove(), again);
+            }
+            again.apply(JournalRows.fact(row));
+        }
+        rounds.forEach(round -> distributed(round, again));
         book = again;
         known = rows.isEmpty() ? 0 : rows.get(rows.size() - 1).number();
         stale = false;
+    }
+
+    private static void distributed(WishRounds.Decided decided, Book book) {
+        Round round = decided.round();
+        book.distributed(round.name(), round.posted(), decided.distribution());
     }
 
     private void work() {
@@ -242,6 +310,7 @@ public class Registry implements SmartLifecycle {
         // As fine as the database keeps it: an answer that is given again is the same.
         Instant now = clock.now().truncatedTo(ChronoUnit.MICROS);
         JournalRows rows = new JournalRows(known + 1);
+        boolean distributed = distribute(rows, now);
         rows.add("", rules.due(book, now));
         List<Runnable> answers = new ArrayList<>();
         Map<String, Answered> before = new HashMap<>();
@@ -260,17 +329,35 @@ public class Registry implements SmartLifecycle {
             } else if (job instanceof ByOthers others) {
                 rows.add("", others.change().apply(book, rules));
                 answers.add(() -> others.done().complete(true));
+            } else if (job instanceof Alone<?> alone) {
+                answers.add(alone.perform(book, rules, now));
             }
         }
         journal.keep(fresh.stream().map(Answered::row).toList(), rows, now, book::pool);
         known += rows.facts().size();
-        boolean changed = !rows.facts().isEmpty();
+        boolean changed = distributed || !rows.facts().isEmpty();
         return () -> {
+            // What was distributed is read again as it is kept.
+            stale |= distributed;
             answers.forEach(Runnable::run);
             if (changed) {
                 news.tell();
             }
         };
+    }
+
+    /** Distributes the places of the wish rounds that have ended, each once, whichever program comes to it first. */
+    private boolean distribute(JournalRows rows, Instant now) {
+        List<Round> due = wishes.due(now);
+        if (due.stream().anyMatch(wishes::isDecided)) {
+            reload();
+            due = wishes.due(now);
+        }
+        for (Round round : due) {
+            long after = known + rows.facts().size();
+            rows.add("", wishes.decide(round, book, rules.wishes(), after, now));
+        }
+        return !due.isEmpty();
     }
 
     private Answered answer(Asked asked, Instant now, JournalRows rows) {

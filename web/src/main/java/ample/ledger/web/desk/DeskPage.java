@@ -2,8 +2,11 @@ package ample.ledger.web.desk;
 
 import java.util.List;
 
-/** What stands on the first page of the desk: the terms posted. */
-record DeskPage(List<TermRow> terms) {
+/** What stands on the first page of the desk: the terms posted, and their wish rounds. */
+record DeskPage(List<TermRow> terms, List<RoundRow> rounds) {
+
+    /** A wish round. */
+    record RoundRow(String name, String address, String term, String period) {}
 
     /**
      * @param edition "Edition 3 of 3"

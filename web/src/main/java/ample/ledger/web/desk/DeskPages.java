@@ -34,12 +34,23 @@ final class DeskPages {
             List<PostedTerm> terms,
             Function<TermCode, List<Edition>> history,
             Function<PostedTerm, List<Warning>> warnings) {
-        return new DeskPage(terms.stream()
-                .map(posted -> row(
-                        posted,
-                        history.apply(posted.edition().term()).size(),
-                        warnings.apply(posted).size()))
-                .toList());
+        return new DeskPage(
+                terms.stream()
+                        .map(posted -> row(
+                                posted,
+                                history.apply(posted.edition().term()).size(),
+                                warnings.apply(posted).size()))
+                        .toList(),
+                terms.stream()
+                        .flatMap(posted -> posted.schedule().lists().wishRounds().stream()
+                                .map(round -> new DeskPage.RoundRow(
+                                        round.name(),
+                                        "/desk/rounds/%s/%s"
+                                                .formatted(posted.edition().term(), round.code()),
+                                        posted.schedule().term().name(),
+                                        "%s to %s"
+                                                .formatted(Words.moment(round.opens()), Words.moment(round.closes())))))
+                        .toList());
     }
 
     private static DeskPage.TermRow row(PostedTerm posted, int editions, int warnings) {

@@ -19,10 +19,10 @@ import java.util.Optional;
  * @param who as the rules know them
  * @param has what they have there
  */
-record AtRegistrar(Visit visit, Terms terms, Registrant who, Registration has) {
+public record AtRegistrar(Visit visit, Terms terms, Registrant who, Registration has) {
 
     /** Empty for a guest, and where the registrar takes no submissions or does not answer. */
-    static Optional<AtRegistrar> of(Visit visit, Terms terms) {
+    public static Optional<AtRegistrar> of(Visit visit, Terms terms) {
         return visit.registrar()
                 .file()
                 .flatMap(file -> visit.registration()
@@ -48,7 +48,7 @@ record AtRegistrar(Visit visit, Terms terms, Registrant who, Registration has) {
     }
 
     /** The rules, on how all stands now. */
-    Foretold foretold() {
+    public Foretold foretold() {
         return new Foretold(posted(), who, has, pool -> {
             var posted = terms.get(new TermCode(pool.term()));
             SeatPool asPosted = posted.schedule().pool(pool.code()).orElseThrow();

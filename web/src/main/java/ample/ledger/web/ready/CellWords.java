@@ -63,8 +63,14 @@ final class CellWords {
         if (line.step().request().isEmpty()) {
             return Cell.met("yes");
         }
-        List<Refusal> not =
-                of(line, Reason.HOLD, Reason.RESTRICTED, Reason.CLOSED, Reason.CANCELLED, Reason.NOT_YET_OPEN);
+        List<Refusal> not = of(
+                line,
+                Reason.HOLD,
+                Reason.RESTRICTED,
+                Reason.CLOSED,
+                Reason.CANCELLED,
+                Reason.BY_WISHES,
+                Reason.NOT_YET_OPEN);
         if (!not.isEmpty()) {
             return Cell.fails(not.get(0).reason().map(CellWords::openWord).orElse("no"), words(not));
         }
@@ -83,6 +89,7 @@ final class CellWords {
             case RESTRICTED -> "not to you";
             case CLOSED -> "closed";
             case CANCELLED -> "cancelled";
+            case BY_WISHES -> "by wishes";
             default -> "not yet";
         };
     }

@@ -3,6 +3,7 @@ package ample.ledger.web.ready;
 import ample.ledger.core.browse.brief.Brief;
 import ample.ledger.core.registrar.Registrar;
 import ample.ledger.core.registrar.RegistrarAwayException;
+import ample.ledger.core.registrar.RoundStanding;
 import ample.ledger.core.registrar.Submission;
 import ample.ledger.core.schedule.TermCode;
 import ample.ledger.web.guest.Keeping;
@@ -68,7 +69,7 @@ class RegistrationController {
     private RegistrationPage page(AtRegistrar student, TermCode term) {
         String name = student.who().student();
         return new RegistrationPages(student, terms.get(term).schedule())
-                .page(List.of(), history(name), handing.unanswered(name));
+                .page(List.of(), history(name), handing.unanswered(name), rounds(name));
     }
 
     private List<Submission> history(String student) {
@@ -79,7 +80,15 @@ class RegistrationController {
         }
     }
 
-    private static RegistrationPage nothing(TermCode term, Visit visit, HttpServletRequest request) {
+    private List<RoundStanding> rounds(String student) {
+        try {
+            return registrar.rounds(student);
+        } catch (RegistrarAwayException away) {
+            return List.of();
+        }
+    }
+
+    private RegistrationPage nothing(TermCode term, Visit visit, HttpServletRequest request) {
         boolean guest = Keeping.studentName(request).isEmpty();
         String says = guest
                 ? "The registrar knows what you are registered in. Sign in as a student to see it."
@@ -98,6 +107,10 @@ class RegistrationController {
                 List.of(),
                 List.of(),
                 List.of(),
+                RegistrationPages.rounds(
+                        terms.get(term).schedule(),
+                        List.of(),
+                        visit.now(terms.get(term).schedule())),
                 List.of(),
                 "");
     }

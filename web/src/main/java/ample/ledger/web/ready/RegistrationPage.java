@@ -11,6 +11,7 @@ import java.util.List;
  * @param lead where that can be changed; none where nothing has to be
  * @param told what has just been done
  * @param registered by term
+ * @param rounds the wish rounds of the term
  * @param history all submissions, the latest first
  * @param awaited when what was asked and is not answered was asked, in a sentence; empty for nothing
  */
@@ -22,8 +23,16 @@ public record RegistrationPage(
         List<OfTerm> registered,
         List<Waited> waiting,
         List<Offered> offers,
+        List<Round> rounds,
         List<Submitted> history,
         String awaited) {
+
+    /**
+     * A wish round.
+     *
+     * @param says until when it is open, or what came of it
+     */
+    public record Round(String name, String address, String says) {}
 
     /** What is registered in one term. */
     public record OfTerm(String name, List<Line> lines, String credits) {}

@@ -10,6 +10,7 @@ import ample.ledger.core.registrar.Entry;
 import ample.ledger.core.registrar.Refusal;
 import ample.ledger.core.registrar.Registration;
 import ample.ledger.core.registrar.Request;
+import ample.ledger.core.registrar.RoundStanding;
 import ample.ledger.core.registrar.Submission;
 import ample.ledger.core.schedule.BindingRule.Purpose;
 import ample.ledger.core.schedule.Schedule;
@@ -27,6 +28,7 @@ import ample.ledger.web.ready.RegistrationPage.Waited;
 import ample.ledger.web.term.Addresses;
 import ample.ledger.web.visit.OpeningWords;
 import ample.ledger.web.visit.StandingWords;
+import ample.ledger.web.words.RoundWords;
 import ample.ledger.web.words.Words;
 import java.math.BigDecimal;
 import java.time.Duration;
@@ -58,7 +60,8 @@ final class RegistrationPages {
         this.now = student.visit().instant();
     }
 
-    RegistrationPage page(List<String> told, List<Submission> history, List<Asked> unanswered) {
+    RegistrationPage page(
+            List<String> told, List<Submission> history, List<Asked> unanswered, List<RoundStanding> rounds) {
         List<Attendance> registered = registered();
         Registration has = student.has();
         return new RegistrationPage(
@@ -69,11 +72,29 @@ final class RegistrationPages {
                 ofTerms(registered),
                 has.waiting().stream().map(this::waited).toList(),
                 has.offers().stream().map(this::offered).toList(),
+                rounds(schedule, rounds, student.visit().now(schedule)),
                 history.stream().map(this::submitted).toList(),
                 unanswered.isEmpty()
                         ? ""
                         : "Sent at %s, not answered yet. The answer is asked for again; nothing is sent twice."
                                 .formatted(clock(unanswered.get(0).askedAt())));
+    }
+
+    /** The wish rounds of a term, with what came of them as far as it is known. */
+    static List<RegistrationPage.Round> rounds(Schedule schedule, List<RoundStanding> standings, LocalDateTime now) {
+        return schedule.lists().wishRounds().stream()
+                .map(round -> {
+                    RoundWords words = new RoundWords(round);
+                    return new RegistrationPage.Round(
+                            round.name(),
+                            words.address(schedule),
+                            standings.stream()
+                                    .filter(one -> one.isOf(schedule, round))
+                                    .findFirst()
+                                    .flatMap(one -> one.outcome().map(outcome -> words.got(one, outcome)))
+                                    .orElseGet(() -> words.period(now)));
+                })
+                .toList();
     }
 
     private List<Attendance> registered() {

@@ -5,8 +5,12 @@ import ample.ledger.core.registrar.RegistrarAwayException;
 import ample.ledger.core.registrar.RegistrarNews;
 import ample.ledger.core.registrar.Registration;
 import ample.ledger.core.registrar.Request;
+import ample.ledger.core.registrar.RoundReport;
+import ample.ledger.core.registrar.RoundStanding;
 import ample.ledger.core.registrar.StudentFile;
 import ample.ledger.core.registrar.Submission;
+import ample.ledger.core.registrar.WishRefusedException;
+import ample.ledger.core.registrar.round.RoundFile;
 import io.github.resilience4j.circuitbreaker.CallNotPermittedException;
 import io.github.resilience4j.circuitbreaker.CircuitBreaker;
 import io.github.resilience4j.circuitbreaker.CircuitBreakerConfig;
@@ -25,6 +29,7 @@ import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
+import org.springframework.http.ProblemDetail;
 import org.springframework.http.client.JdkClientHttpRequestFactory;
 import org.springframework.web.client.HttpClientErrorException;
 import org.springframework.web.client.RestClient;
@@ -84,24 +89,19 @@ final class HttpRegistrar implements Registrar {
 
     @Override
     public Optional<StudentFile> student(String student) {
-        try {
-            return Optional.of(answered(() -> breaker.executeSupplier(() -> twice(() ->
-                    quick.get().uri("/students/{student}", student).retrieve().body(StudentFile.class)))));
-        } catch (HttpClientErrorException refused) {
-            if (refused.getStatusCode() == HttpStatus.NOT_FOUND) {
-                return Optional.empty();
-            }
-            throw away(refused);
-        }
+        return known(StudentFile.class, "/students/{student}", student);
     }
 
     @Override
     public Optional<Registration> registration(String student) {
+        return known(Registration.class, "/students/{student}/registration", student);
+    }
+
+    /** What is known under an address; empty where nothing is. */
+    private <T> Optional<T> known(Class<T> type, String address, Object... variables) {
         try {
-            return Optional.of(answered(() -> breaker.executeSupplier(() -> twice(() -> quick.get()
-                    .uri("/students/{student}/registration", student)
-                    .retrieve()
-                    .body(Registration.class)))));
+            return Optional.of(answered(() -> breaker.executeSupplier(() ->
+                    twice(() -> quick.get().uri(address, variables).retrieve().body(type)))));
         } catch (HttpClientErrorException refused) {
             if (refused.getStatusCode() == HttpStatus.NOT_FOUND) {
                 return Optional.empty();
@@ -112,14 +112,45 @@ final class HttpRegistrar implements Registrar {
 
     @Override
     public List<Submission> submissions(String student) {
+        return known(Submission[].class, "/students/{student}/submissions", student)
+                .map(List::of)
+                .orElse(List.of());
+    }
+
+    @Override
+    public List<RoundStanding> rounds(String student) {
+        return known(RoundStanding[].class, "/students/{student}/rounds", student)
+                .map(List::of)
+                .orElse(List.of());
+    }
+
+    /** The same may be said twice: the last word counts. */
+    @Override
+    public RoundStanding wish(String student, String term, String round, List<String> groups) {
         try {
-            return List.of(answered(() -> breaker.executeSupplier(() -> twice(() -> quick.get()
-                    .uri("/students/{student}/submissions", student)
+            return answered(() -> twice(() -> deciding.put()
+                    .uri("/students/{student}/rounds/{term}/{round}", student, term, round)
+                    .contentType(MediaType.APPLICATION_JSON)
+                    .body(Map.of("wishes", groups))
                     .retrieve()
-                    .body(Submission[].class)))));
+                    .body(RoundStanding.class)));
         } catch (HttpClientErrorException refused) {
+            ProblemDetail problem = refused.getResponseBodyAs(ProblemDetail.class);
+            if (problem != null && problem.getDetail() != null && refused.getStatusCode() != HttpStatus.UNAUTHORIZED) {
+                throw new WishRefusedException(problem.getDetail());
+            }
             throw away(refused);
         }
+    }
+
+    @Override
+    public Optional<RoundReport> round(String term, String round) {
+        return known(RoundReport.class, "/rounds/{term}/{round}", term, round);
+    }
+
+    @Override
+    public Optional<RoundFile> roundFile(String term, String round) {
+        return known(RoundFile.class, "/rounds/{term}/{round}/file", term, round);
     }
 
     /** The same submission may be handed over twice: it has a name. */

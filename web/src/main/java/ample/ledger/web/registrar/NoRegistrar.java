@@ -5,8 +5,11 @@ import ample.ledger.core.registrar.RegistrarAwayException;
 import ample.ledger.core.registrar.RegistrarNews;
 import ample.ledger.core.registrar.Registration;
 import ample.ledger.core.registrar.Request;
+import ample.ledger.core.registrar.RoundReport;
+import ample.ledger.core.registrar.RoundStanding;
 import ample.ledger.core.registrar.StudentFile;
 import ample.ledger.core.registrar.Submission;
+import ample.ledger.core.registrar.round.RoundFile;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
@@ -33,6 +36,26 @@ final class NoRegistrar implements Registrar {
     @Override
     public Submission submit(String student, String id, List<Request> requests) {
         throw away();
+    }
+
+    @Override
+    public List<RoundStanding> rounds(String student) {
+        return List.of();
+    }
+
+    @Override
+    public RoundStanding wish(String student, String term, String round, List<String> groups) {
+        throw away();
+    }
+
+    @Override
+    public Optional<RoundReport> round(String term, String round) {
+        return Optional.empty();
+    }
+
+    @Override
+    public Optional<RoundFile> roundFile(String term, String round) {
+        return Optional.empty();
     }
 
     @Override

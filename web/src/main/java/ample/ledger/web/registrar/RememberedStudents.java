@@ -5,8 +5,11 @@ import ample.ledger.core.registrar.RegistrarAwayException;
 import ample.ledger.core.registrar.RegistrarNews;
 import ample.ledger.core.registrar.Registration;
 import ample.ledger.core.registrar.Request;
+import ample.ledger.core.registrar.RoundReport;
+import ample.ledger.core.registrar.RoundStanding;
 import ample.ledger.core.registrar.StudentFile;
 import ample.ledger.core.registrar.Submission;
+import ample.ledger.core.registrar.round.RoundFile;
 import ample.ledger.core.schedule.Schedule;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
@@ -100,6 +103,26 @@ final class RememberedStudents implements Registrar {
         } finally {
             registrations.invalidate(student);
         }
+    }
+
+    @Override
+    public List<RoundStanding> rounds(String student) {
+        return registrar.rounds(student);
+    }
+
+    @Override
+    public RoundStanding wish(String student, String term, String round, List<String> groups) {
+        return registrar.wish(student, term, round, groups);
+    }
+
+    @Override
+    public Optional<RoundReport> round(String term, String round) {
+        return registrar.round(term, round);
+    }
+
+    @Override
+    public Optional<RoundFile> roundFile(String term, String round) {
+        return registrar.roundFile(term, round);
     }
 
     @Override

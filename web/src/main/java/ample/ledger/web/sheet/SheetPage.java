@@ -59,8 +59,17 @@ public record SheetPage(
      *
      * @param besides what else there is to say of it
      * @param others how the others of its kind stand
+     * @param round in which its places are distributed; null where they are not
      */
-    public record Standing(SeatWords seats, List<String> besides, String others, boolean cancelled) {}
+    public record Standing(
+            SeatWords seats,
+            List<String> besides,
+            String others,
+            boolean cancelled,
+            @Nullable Round round) {}
+
+    /** A wish round. */
+    public record Round(String name, String address) {}
 
     /**
      * When and where it meets.

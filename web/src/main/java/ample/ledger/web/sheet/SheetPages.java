@@ -21,6 +21,7 @@ import ample.ledger.web.term.PostedTerm;
 import ample.ledger.web.visit.Visit;
 import ample.ledger.web.words.CodeWords;
 import ample.ledger.web.words.OfSubject;
+import ample.ledger.web.words.RoundWords;
 import ample.ledger.web.words.SeatWords;
 import ample.ledger.web.words.Strip;
 import ample.ledger.web.words.Words;
@@ -108,7 +109,10 @@ final class SheetPages {
                 seats(section),
                 new StatusWords(visit.reading(posted, section)).besides(),
                 others(),
-                section.cancelled());
+                section.cancelled(),
+                schedule.roundOf(section.entry())
+                        .map(round -> new SheetPage.Round(round.name(), new RoundWords(round).address(schedule)))
+                        .orElse(null));
     }
 
     private SheetPage.Meets meets() {

@@ -127,7 +127,7 @@ public record SeatWords(
             case FULL_WAITLIST_OPEN -> full(seats, waiting.isEmpty() ? "nobody waiting" : waiting);
             case FULL -> full(seats, seats.waitlistCapacity() == 0 ? "no waitlist" : ("waitlist full, " + waiting));
             case OPEN_BUT_NOT_TO_YOU -> seats.open() > 0 ? free(seats) : Words.number(seats.heldSeats()) + " held";
-            case NOT_YET_OPEN, BY_PERMISSION -> free(seats);
+            case NOT_YET_OPEN, BY_PERMISSION, BY_WISHES -> free(seats);
             case CANCELLED, CLOSED_TO_LATE_ENTRY -> "";
         };
     }
@@ -180,7 +180,7 @@ public record SeatWords(
                         ? "Full. There is no waitlist."
                         : "Full, and the waitlist is full: " + people(seats.waiting()) + ".";
             case CANCELLED -> "Cancelled. It will not be held.";
-            case NOT_YET_OPEN, CLOSED_TO_LATE_ENTRY, BY_PERMISSION ->
+            case NOT_YET_OPEN, CLOSED_TO_LATE_ENTRY, BY_PERMISSION, BY_WISHES ->
                 reading.reasons().stream()
                         .map(SeatWords::decisive)
                         .filter(sentence -> !sentence.isEmpty())
@@ -240,6 +240,11 @@ public record SeatWords(
         }
         if (reason instanceof Reason.OpensLater later) {
             return "Not yet open: registration opens " + opens(later.opening()) + ".";
+        }
+        if (reason instanceof Reason.ByWishes wished) {
+            return "By wishes: places are distributed when the round “%s” ends, %s."
+                    .formatted(
+                            wished.round().name(), Words.moment(wished.round().closes()));
         }
         return reason instanceof Reason.AsksPermission asks ? "By permission of " + asks.by() + "." : "";
     }

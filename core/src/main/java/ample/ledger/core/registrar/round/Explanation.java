@@ -4,6 +4,7 @@ import ample.ledger.core.registrar.round.Contest.Group;
 import ample.ledger.core.schedule.WishRound.Rule;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.IntStream;
 
@@ -31,6 +32,14 @@ public record Explanation(int got, List<Missed> missed) {
 
     /** What stood in the way. */
     public sealed interface Why {
+
+        /** The name of its kind, as files have it: "by-lot". */
+        default String code() {
+            return getClass()
+                    .getSimpleName()
+                    .replaceAll("(?<=[a-z])(?=[A-Z])", "-")
+                    .toLowerCase(Locale.ROOT);
+        }
 
         /** The group did not come about. */
         record NotHeld(int students) implements Why {}

@@ -5,7 +5,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Predicate;
+import java.util.function.BiPredicate;
 import java.util.stream.IntStream;
 
 /** Who gets a place that is given back, by the rule of the round. */
@@ -30,9 +30,9 @@ public final class Succession {
      * the furthest up on their ballots.
      *
      * @param has for each ballot the group that the student has now; -1 for none
-     * @param mayHave whether a ballot still counts: not that of somebody who gave a place back, or cannot take one
+     * @param mayHave whether the student of a ballot may be given a group: not somebody who gave a place back, or who cannot take it
      */
-    public static List<Move> of(Contest contest, List<Integer> has, int group, Predicate<Integer> mayHave) {
+    public static List<Move> of(Contest contest, List<Integer> has, int group, BiPredicate<Integer, Integer> mayHave) {
         List<Integer> now = new ArrayList<>(has);
         List<Move> moves = new ArrayList<>();
         int free = group;
@@ -49,7 +49,8 @@ public final class Succession {
         return moves;
     }
 
-    private static Optional<Integer> next(Contest contest, List<Integer> has, int group, Predicate<Integer> mayHave) {
+    private static Optional<Integer> next(
+            Contest contest, List<Integer> has, int group, BiPredicate<Integer, Integer> mayHave) {
         List<Ballot> ballots = contest.ballots();
         Comparator<Integer> order = contest.rule() == Rule.BY_PRIORITY
                 ? Comparator.comparingInt(each -> priority(ballots.get(each), group))
@@ -60,7 +61,7 @@ public final class Succession {
         return IntStream.range(0, ballots.size())
                 .boxed()
                 .filter(each -> ballots.get(each).rather(group, place(ballots.get(each), has.get(each))))
-                .filter(mayHave)
+                .filter(each -> mayHave.test(each, group))
                 .min(order.thenComparingInt(each -> ballots.get(each).draw()));
     }
 

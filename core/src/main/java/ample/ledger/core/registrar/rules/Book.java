@@ -3,9 +3,11 @@ package ample.ledger.core.registrar.rules;
 import ample.ledger.core.registrar.Answer;
 import ample.ledger.core.registrar.Entry;
 import ample.ledger.core.registrar.Registration;
+import ample.ledger.core.registrar.round.Distribution;
 import ample.ledger.core.registrar.rules.Enrolment.Offered;
 import ample.ledger.core.registrar.rules.Enrolment.Queued;
 import ample.ledger.core.schedule.SeatPool;
+import ample.ledger.core.schedule.WishRound;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -13,6 +15,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 
@@ -25,6 +28,9 @@ public final class Book {
     private final Function<PoolName, SeatPool> posted;
     private final Map<PoolName, Pool> pools = new HashMap<>();
     private final Map<String, Enrolment> students = new HashMap<>();
+
+    /** The wish rounds whose places are distributed. */
+    private final Map<RoundName, RoundBook> rounds = new HashMap<>();
 
     /** The pools in which somebody waits or has an offer: what time can change. */
     private final Set<PoolName> waited = new HashSet<>();
@@ -87,6 +93,22 @@ public final class Book {
 
     private Enrolment own(String student) {
         return students.computeIfAbsent(student, absent -> new Enrolment());
+    }
+
+    /**
+     * Takes over that the places of a wish round are distributed. That students have them is said by facts after this.
+     */
+    public void distributed(RoundName name, WishRound round, Distribution distribution) {
+        rounds.put(name, new RoundBook(name, round, distribution));
+    }
+
+    /** A round whose places are distributed; empty for any other. */
+    Optional<RoundBook> round(RoundName name) {
+        return Optional.ofNullable(rounds.get(name));
+    }
+
+    Map<RoundName, RoundBook> rounds() {
+        return rounds;
     }
 
     /** The pools in which somebody waits or has an offer. */
@@ -166,6 +188,7 @@ public final class Book {
                 own.offered.remove(fact.poolName());
             }
         }
+        rounds.values().forEach(round -> round.apply(fact, own.registered::containsKey));
         if (pool.queue.isEmpty() && pool.promised == 0) {
             waited.remove(fact.poolName());
         } else {

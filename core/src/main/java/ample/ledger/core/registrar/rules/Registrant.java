@@ -10,6 +10,7 @@ import ample.ledger.core.schedule.CourseCode;
 import ample.ledger.core.schedule.Opening;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.StudentGroup;
+import ample.ledger.core.schedule.WishRound;
 import java.time.Instant;
 import java.time.LocalDateTime;
 import java.util.List;
@@ -89,7 +90,11 @@ public final class Registrant {
         LocalDateTime until = Stream.of(
                         Optional.of(moment.toLocalDate().plusDays(1).atStartOfDay()),
                         person.later().stream().map(Opening::from).findFirst(),
-                        closes.filter(moment::isBefore))
+                        closes.filter(moment::isBefore),
+                        schedule.lists().wishRounds().stream()
+                                .map(WishRound::closes)
+                                .filter(moment::isBefore)
+                                .min(LocalDateTime::compareTo))
                 .flatMap(Optional::stream)
                 .min(LocalDateTime::compareTo)
                 .orElseThrow();

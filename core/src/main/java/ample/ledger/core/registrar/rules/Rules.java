@@ -7,17 +7,14 @@ import ample.ledger.core.registrar.Entry;
 import ample.ledger.core.registrar.Refusal;
 import ample.ledger.core.registrar.Refusal.Reason;
 import ample.ledger.core.registrar.Request;
-import ample.ledger.core.registrar.Request.Act;
 import ample.ledger.core.registrar.rules.Fact.Kind;
 import ample.ledger.core.schedule.SeatPool;
 import ample.ledger.core.schedule.TermCode;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
@@ -30,6 +27,7 @@ public final class Rules {
 
     private final PostedSchedules posted;
     private final Seats seats;
+    private final WishRules wishes;
 
     /**
      * @param offersStand how long an offer stands; 24 to 48 hours are common practice, no source
@@ -44,6 +42,12 @@ public final class Rules {
                         .zone(),
                 offersStand,
                 students);
+        this.wishes = new WishRules(posted, students);
+    }
+
+    /** What goes for wish rounds. */
+    public WishRules wishes() {
+        return wishes;
     }
 
     /** A book in which nothing has happened yet, of pools as they are posted. */
@@ -83,6 +87,7 @@ public final class Rules {
                 freed.add(fact.poolName());
             }
         }
+        facts.addAll(wishes.succeed(book, decision.facts(), now));
         freed.forEach(pool -> facts.addAll(seats.offer(book, pool, now)));
         Answer answer = decision.answer().outcome() == Answer.Outcome.WAITING
                 ? Answer.waiting(places(book, who, facts))
@@ -107,7 +112,7 @@ public final class Rules {
         }
         Asked asked = new Asked(posted, book, who, set, instead, now);
         return switch (request.act()) {
-            case REGISTER, SWAP, TAKE_UP -> have(asked, request.act());
+            case REGISTER, SWAP, TAKE_UP -> new Having(asked, request.act()).decide(seats);
             case WAIT -> waiting(asked);
             case DROP -> Drops.decide(asked);
         };
@@ -124,98 +129,6 @@ public final class Rules {
             }
         }
         return found;
-    }
-
-    private Decision have(Asked asked, Act act) {
-        List<Refusal> refusals = new ArrayList<>();
-        for (Attendance out : asked.instead()) {
-            refusals.addAll(Drops.refusals(asked, out));
-        }
-        List<Attendance> before = asked.registered();
-        List<Attendance> in =
-                asked.set().stream().filter(one -> !isKept(asked, one, act)).toList();
-        List<Attendance> after = new ArrayList<>(before);
-        after.removeAll(asked.instead());
-        asked.set().stream().filter(one -> !after.contains(one)).forEach(after::add);
-        WhoMay may = new WhoMay(asked.who(), after, asked.now());
-        for (Attendance one : in) {
-            if (before.contains(one) && !asked.instead().contains(one)) {
-                refusals.add(Refusal.of(
-                        Reason.ALREADY_REGISTERED, Entry.of(one), "You are registered in %s.".formatted(one)));
-            }
-            refusals.addAll(may.refusals(one));
-        }
-        List<Attendance> coming =
-                in.stream().filter(one -> !before.contains(one)).toList();
-        refusals.addAll(new WhatGoes(asked.who(), before, List.copyOf(after), coming).refusals());
-        if (act == Act.TAKE_UP
-                && coming.stream().allMatch(one -> asked.offer(one).isEmpty())) {
-            refusals.add(Refusal.of(
-                    Reason.OFFER_LAPSED,
-                    Entry.of(asked.set().get(0)),
-                    "No seat of %s is offered to you now.".formatted(asked.set().get(0))));
-        }
-        Map<Attendance, String> seatOf = new LinkedHashMap<>();
-        for (Attendance one : coming) {
-            Optional<String> seat = seat(asked, one);
-            seat.ifPresent(heldFor -> seatOf.put(one, heldFor));
-            if (seat.isEmpty()) {
-                refusals.add(full(asked, one));
-            }
-        }
-        return refusals.isEmpty() ? new Decision(Answer.DONE, facts(asked, seatOf)) : Decision.refused(refusals);
-    }
-
-    /** Of a set whose other parts are taken up or swapped: what the student has already, and keeps. */
-    private static boolean isKept(Asked asked, Attendance one, Act act) {
-        return act != Act.REGISTER && asked.has(one);
-    }
-
-    /** For whom the seat is held that the student can have: one that is promised to them, one that they give up, or a free one. */
-    private Optional<String> seat(Asked asked, Attendance one) {
-        PoolName pool = PoolName.of(one);
-        return asked.offer(one)
-                .map(Enrolment.Offered::heldFor)
-                .or(() -> asked.instead().stream()
-                        .filter(out -> PoolName.of(out).equals(pool))
-                        .flatMap(out ->
-                                Optional.ofNullable(asked.own().registered.get(Entry.of(out))).stream())
-                        .findFirst())
-                .or(() -> seats.forNewcomer(asked.book(), pool, asked.who(), asked.now()));
-    }
-
-    private static Refusal full(Asked asked, Attendance one) {
-        Pool pool = asked.book().pool(PoolName.of(one));
-        if (pool.posted().waitlistCapacity() == 0) {
-            return Refusal.of(Reason.FULL, Entry.of(one), "%s is full, and has no waitlist.".formatted(one));
-        }
-        return pool.waitlistOpen() == 0
-                ? Refusal.of(Reason.FULL, Entry.of(one), "%s is full, and so is its waitlist.".formatted(one))
-                : Refusal.of(
-                        Reason.FULL_WAITLIST_OPEN,
-                        Entry.of(one),
-                        "No seat of %s is free for you; %d wait.".formatted(one, pool.queue.size()));
-    }
-
-    private static List<Fact> facts(Asked asked, Map<Attendance, String> seatOf) {
-        List<Fact> facts = new ArrayList<>();
-        String student = asked.who().student();
-        for (Attendance out : asked.instead()) {
-            if (!asked.set().contains(out)) {
-                facts.add(Drops.dropped(asked, out));
-            }
-        }
-        seatOf.forEach((one, heldFor) -> {
-            PoolName pool = PoolName.of(one);
-            asked.offer(one)
-                    .ifPresent(
-                            offer -> facts.add(Fact.of(Kind.TAKEN_UP, student, offer.part(), pool, offer.heldFor())));
-            if (asked.own().queued.containsKey(pool)) {
-                facts.add(Fact.of(Kind.LEFT, student, Entry.of(one), pool, ""));
-            }
-            facts.add(Fact.of(Kind.REGISTERED, student, Entry.of(one), pool, heldFor));
-        });
-        return facts;
     }
 
     private Decision waiting(Asked asked) {
@@ -255,7 +168,7 @@ public final class Rules {
                 } else {
                     refusals.add(
                             pool.posted().waitlistCapacity() == 0
-                                    ? full(asked, one)
+                                    ? Having.full(asked, one)
                                     : Refusal.of(
                                             Reason.WAITLIST_FULL,
                                             Entry.of(one),

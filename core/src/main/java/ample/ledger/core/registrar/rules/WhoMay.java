@@ -95,6 +95,17 @@ final class WhoMay {
                                     .formatted(MOMENT.format(later.opening().from())))
                     .when(later.opening().from()));
         }
+        if (reason instanceof StatusReading.Reason.ByWishes wished) {
+            return Optional.of(Refusal.of(
+                            Reason.BY_WISHES,
+                            about,
+                            "Its places are distributed by wishes, in the round “%s” until %s."
+                                    .formatted(
+                                            wished.round().name(),
+                                            MOMENT.format(wished.round().closes())))
+                    .what(wished.round().name())
+                    .when(wished.round().closes()));
+        }
         if (reason instanceof StatusReading.Reason.NotForYou not) {
             return Optional.of(restricted(not.restriction(), about));
         }

@@ -51,7 +51,7 @@ class BriefAddressTest {
                 "kind     | talk       | The kinds of Autumn 2031 are lecture, lab",
                 "instructor | nobody   | That is none of the",
                 "language | xx         | The languages of Autumn 2031 are",
-                "status   | closed     | open, open-to-some, open-but-not-to-you, full-waitlist-open, full, cancelled, not-yet-open, closed-to-late-entry, by-permission",
+                "status   | closed     | open, open-to-some, open-but-not-to-you, full-waitlist-open, full, cancelled, not-yet-open, closed-to-late-entry, by-permission, by-wishes",
                 "not      | campus     | There is no such condition here",
                 "not      | fun        | Name the conditions to turn round",
             })

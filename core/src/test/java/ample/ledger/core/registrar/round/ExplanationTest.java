@@ -106,10 +106,10 @@ class ExplanationTest {
         Contest byPriority = new Contest(Rule.BY_PRIORITY, false, groups, ballots);
         List<Integer> got = Distribution.of(byPriority).got();
         assertThat(got).containsExactly(0, 1, -1);
-        assertThat(Succession.of(byPriority, List.of(-1, 1, -1), 0, ballot -> ballot != 0))
+        assertThat(Succession.of(byPriority, List.of(-1, 1, -1), 0, (ballot, group) -> ballot != 0))
                 .containsExactly(new Succession.Move(1, 1, 0), new Succession.Move(2, -1, 1));
         Contest mostPlaced = new Contest(Rule.MOST_PLACED, false, groups, ballots);
-        assertThat(Succession.of(mostPlaced, List.of(-1, 1, -1), 0, ballot -> ballot != 0))
+        assertThat(Succession.of(mostPlaced, List.of(-1, 1, -1), 0, (ballot, group) -> ballot != 0))
                 .as("whoever has none comes first")
                 .containsExactly(new Succession.Move(2, -1, 0));
     }
