@@ -68,12 +68,12 @@ final class WishRounds {
         seminar("41025", "F1", "upper-fell", "mon", "10:00", "12:40", "the Long Table, Cairn", "marsh-oduya");
         seminar("41032", "F2", "upper-fell", "thu", "13:00", "15:40", "the Long Table, Cairn", "marsh-oduya");
         seminar("41039", "Y1", "orchard-yard", "fri", "9:00", "11:40", "the Loft, Press Hall", "marsh-oduya");
-        group(SEMINARS, "tidewall-tuesday", "Tidewall, Tuesday morning", 16, 6, "41004");
-        group(SEMINARS, "tidewall-wednesday", "Tidewall, Wednesday afternoon", 16, 6, "41011");
-        group(SEMINARS, "tidewall-evening", "Tidewall, Thursday evening", 16, 6, "41018");
-        group(SEMINARS, "upper-fell-monday", "Upper Fell, Monday morning", 14, 6, "41025");
-        group(SEMINARS, "upper-fell-thursday", "Upper Fell, Thursday afternoon", 14, 6, "41032");
-        group(SEMINARS, "orchard-yard-friday", "Orchard Yard, Friday morning", 12, 6, "41039");
+        group(SEMINARS, "tidewall-tuesday", "Tidewall, Tuesday morning", 24, 6, "41004");
+        group(SEMINARS, "tidewall-wednesday", "Tidewall, Wednesday afternoon", 24, 6, "41011");
+        group(SEMINARS, "tidewall-evening", "Tidewall, Thursday evening", 24, 6, "41018");
+        group(SEMINARS, "upper-fell-monday", "Upper Fell, Monday morning", 20, 6, "41025");
+        group(SEMINARS, "upper-fell-thursday", "Upper Fell, Thursday afternoon", 20, 6, "41032");
+        group(SEMINARS, "orchard-yard-friday", "Orchard Yard, Friday morning", 18, 6, "41039");
     }
 
     private void seminar(
@@ -85,7 +85,7 @@ final class WishRounds {
             String ends,
             String place,
             String instructor) {
-        section(entry, "RHET", "226", code, "seminar", "S", campus, "full-term", 16);
+        section(entry, "RHET", "226", code, "seminar", "S", campus, "full-term", 24);
         rows.add(
                 "meetings",
                 entry,

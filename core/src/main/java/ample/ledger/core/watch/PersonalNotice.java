@@ -4,7 +4,9 @@ import ample.ledger.core.plan.PlanDate;
 import ample.ledger.core.reading.OwnOpening;
 import ample.ledger.core.registrar.Hold;
 import ample.ledger.core.registrar.Registration.Offer;
+import ample.ledger.core.registrar.RoundStanding;
 import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.schedule.WishRound;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Optional;
@@ -101,6 +103,26 @@ public sealed interface PersonalNotice {
         @Override
         public Optional<Instant> past() {
             return Optional.of(endOf(date.date(), date.schedule()));
+        }
+    }
+
+    /** The places of a wish round are distributed in which the student wished something. */
+    record RoundDecided(Schedule schedule, WishRound round, RoundStanding standing) implements PersonalNotice {
+        @Override
+        public String key() {
+            return "round %s %s".formatted(schedule.term().code(), round.code());
+        }
+    }
+
+    /**
+     * A place that somebody gave back has come to the student.
+     *
+     * @param group its code
+     */
+    record PlaceCame(Schedule schedule, WishRound round, String group) implements PersonalNotice {
+        @Override
+        public String key() {
+            return "place %s %s %s".formatted(schedule.term().code(), round.code(), group);
         }
     }
 

@@ -2,10 +2,13 @@ package ample.ledger.core.watch;
 
 import ample.ledger.core.plan.PlanDate;
 import ample.ledger.core.reading.OwnOpening;
+import ample.ledger.core.registrar.Entry;
 import ample.ledger.core.registrar.Hold;
 import ample.ledger.core.registrar.Registration;
 import ample.ledger.core.registrar.Registration.Offer;
+import ample.ledger.core.registrar.RoundStanding;
 import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.schedule.WishRound;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -22,6 +25,9 @@ public final class PersonalNotices {
 
     /** Before a deadline, in days. */
     public static final int WEEK = 7;
+
+    /** For so long it is news what came of a round; a student who is asked about later finds it on its page. */
+    private static final Duration NEWS = Duration.ofDays(14);
 
     private PersonalNotices() {}
 
@@ -53,6 +59,39 @@ public final class PersonalNotices {
                 .map(PersonalNotice.HoldLifted::new)
                 .forEach(notices::add);
         return notices;
+    }
+
+    /**
+     * What came of the wish rounds of a term between two looks at what a student has.
+     *
+     * @param standings how the rounds stand to the student at the second look
+     */
+    public static List<PersonalNotice> rounds(
+            Schedule schedule, Registration before, List<RoundStanding> standings, Instant now) {
+        List<PersonalNotice> notices = new ArrayList<>();
+        for (WishRound round : schedule.lists().wishRounds()) {
+            standings.stream()
+                    .filter(standing ->
+                            standing.isOf(schedule, round) && !standing.wishes().isEmpty())
+                    .forEach(standing -> standing.outcome().ifPresent(outcome -> {
+                        if (outcome.at().plus(NEWS).isAfter(now)) {
+                            notices.add(new PersonalNotice.RoundDecided(schedule, round, standing));
+                        }
+                        outcome.has()
+                                .filter(code -> !outcome.got().equals(outcome.has()))
+                                .filter(code -> !has(before, schedule, round, code))
+                                .map(code -> new PersonalNotice.PlaceCame(schedule, round, code))
+                                .ifPresent(notices::add);
+                    }));
+        }
+        return notices;
+    }
+
+    private static boolean has(Registration registration, Schedule schedule, WishRound round, String code) {
+        return round.group(code).stream()
+                .flatMap(group -> group.sections().stream())
+                .allMatch(entry -> registration.isRegistered(
+                        new Entry(schedule.term().code().text(), entry.digits())));
     }
 
     /** What time brings: offers in their last hours. */

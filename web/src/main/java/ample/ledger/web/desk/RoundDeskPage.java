@@ -50,7 +50,7 @@ record RoundDeskPage(
         return new RoundDeskPage(
                 round.name(),
                 period
-                        + decided.map(at -> " The places were distributed at " + Words.moment(at) + ".")
+                        + decided.map(at -> " The places were distributed on " + Words.moment(at) + ".")
                                 .orElse(
                                         " This is how it would come out with the wishes so far, by another lottery than the one that counts."),
                 decided.isEmpty(),

@@ -9,6 +9,7 @@ enum Kind {
     FITS(NoticeKind.CHANGES),
     SEATS(NoticeKind.SEATS),
     OFFER(NoticeKind.SEATS),
+    ROUND(NoticeKind.SEATS),
     HOLD(NoticeKind.DATES),
     OPENING(NoticeKind.DATES),
     DEADLINE(NoticeKind.DATES);

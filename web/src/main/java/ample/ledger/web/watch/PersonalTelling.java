@@ -6,6 +6,7 @@ import ample.ledger.core.reading.OwnOpening;
 import ample.ledger.core.registrar.Registrar;
 import ample.ledger.core.registrar.RegistrarAwayException;
 import ample.ledger.core.registrar.Registration;
+import ample.ledger.core.registrar.RoundStanding;
 import ample.ledger.core.registrar.StudentFile;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.watch.Concern;
@@ -95,8 +96,9 @@ class PersonalTelling {
         try {
             Optional<StudentFile> file = registrar.student(student);
             Registration has = registrar.registration(student).orElseGet(() -> Registration.nothing(clock.instant()));
+            List<RoundStanding> rounds = rounds(student);
             file.ifPresentOrElse(
-                    known -> telling.person(owner, changes, before -> heard(owner, known, has, before)),
+                    known -> telling.person(owner, changes, before -> heard(owner, known, has, rounds, before)),
                     () -> telling.nobody(owner, changes));
         } catch (RegistrarAwayException away) {
             // What is different stays noted, and is asked for again.
@@ -104,13 +106,38 @@ class PersonalTelling {
         }
     }
 
-    private Telling.Heard heard(String owner, StudentFile file, Registration has, Optional<Telling.Said> before) {
+    /** Asked for only where some round has ended. */
+    private List<RoundStanding> rounds(String student) {
+        boolean some = terms.all().stream()
+                .map(PostedTerm::schedule)
+                .anyMatch(schedule -> schedule.lists().wishRounds().stream()
+                        .anyMatch(round -> !round.closes()
+                                .atZone(schedule.institution().zone())
+                                .toInstant()
+                                .isAfter(clock.instant())));
+        return some ? registrar.rounds(student) : List.of();
+    }
+
+    private Telling.Heard heard(
+            String owner,
+            StudentFile file,
+            Registration has,
+            List<RoundStanding> rounds,
+            Optional<Telling.Said> before) {
         Instant now = clock.instant();
-        List<PersonalNotice> notices = before.map(said -> PersonalNotices.between(
-                        Students.registration(said), has, Students.file(said).holds(), file.holds(), now))
-                .orElse(List.of());
+        List<PersonalNotice> notices =
+                before.map(said -> notices(said, file, has, rounds, now)).orElse(List.of());
         return new Telling.Heard(
                 Students.said(owner, file, has), Concern.registered(has), drafts(owner, notices, letters(owner), now));
+    }
+
+    private List<PersonalNotice> notices(
+            Telling.Said before, StudentFile file, Registration has, List<RoundStanding> rounds, Instant now) {
+        Registration had = Students.registration(before);
+        List<PersonalNotice> notices = new ArrayList<>(
+                PersonalNotices.between(had, has, Students.file(before).holds(), file.holds(), now));
+        terms.all().forEach(posted -> notices.addAll(PersonalNotices.rounds(posted.schedule(), had, rounds, now)));
+        return notices;
     }
 
     private LetterChoice letters(String owner) {

@@ -10,6 +10,7 @@ import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.watch.PersonalNotice;
 import ample.ledger.web.term.Addresses;
 import ample.ledger.web.watch.NoticeContent.Action;
+import ample.ledger.web.words.RoundWords;
 import ample.ledger.web.words.SeatWords;
 import ample.ledger.web.words.Words;
 import java.util.List;
@@ -35,6 +36,9 @@ final class PersonalWords {
         if (notice instanceof PersonalNotice.BindsSoon) {
             return Kind.DEADLINE;
         }
+        if (notice instanceof PersonalNotice.RoundDecided || notice instanceof PersonalNotice.PlaceCame) {
+            return Kind.ROUND;
+        }
         return notice instanceof PersonalNotice.HoldPut || notice instanceof PersonalNotice.HoldLifted
                 ? Kind.HOLD
                 : Kind.OFFER;
@@ -45,6 +49,12 @@ final class PersonalWords {
                 .map(offer -> offer.part().term())
                 .or(() -> notice instanceof PersonalNotice.OpensSoon opens
                         ? Optional.of(opens.schedule().term().code().text())
+                        : Optional.empty())
+                .or(() -> notice instanceof PersonalNotice.RoundDecided decided
+                        ? Optional.of(decided.schedule().term().code().text())
+                        : Optional.empty())
+                .or(() -> notice instanceof PersonalNotice.PlaceCame came
+                        ? Optional.of(came.schedule().term().code().text())
                         : Optional.empty())
                 .or(() -> notice instanceof PersonalNotice.BindsSoon binds
                         ? Optional.of(binds.date().schedule().term().code().text())
@@ -109,6 +119,28 @@ final class PersonalWords {
                                     "Check readiness",
                                     "/" + opens.schedule().term().code() + "/ready"),
                             opening(opens.schedule())));
+        }
+        if (notice instanceof PersonalNotice.RoundDecided decided) {
+            RoundWords words = new RoundWords(decided.round());
+            return new NoticeContent(
+                    "%s: the places are distributed".formatted(decided.round().name()),
+                    List.of(decided.standing()
+                            .outcome()
+                            .map(outcome -> words.got(decided.standing(), outcome))
+                            .orElse("")),
+                    List.of(Action.link("See why", words.address(decided.schedule()))));
+        }
+        if (notice instanceof PersonalNotice.PlaceCame came) {
+            RoundWords words = new RoundWords(came.round());
+            return new NoticeContent(
+                    "%s: a place has come to you".formatted(came.round().name()),
+                    List.of("Somebody gave back a place in %s, and you are next. You are registered."
+                            .formatted(words.name(came.group()))),
+                    List.of(
+                            Action.link("See the round", words.address(came.schedule())),
+                            Action.link(
+                                    "See My registration",
+                                    "/" + came.schedule().term().code() + "/registration")));
         }
         return binds(((PersonalNotice.BindsSoon) notice).date());
     }

@@ -39,6 +39,7 @@ record RoundPage(
      * A group.
      *
      * @param rank at which place of the wishes it is, from 1; 0 where it is not wished
+     * @param ranked the same in words: "your 2nd wish"; empty where it is not wished
      * @param places "12 places"
      * @param wished how many wish it; empty while nobody is told
      * @param against why the student could not have it now, a sentence each
@@ -48,6 +49,7 @@ record RoundPage(
             String code,
             String name,
             int rank,
+            String ranked,
             List<Section> sections,
             Strip strip,
             String places,

@@ -108,6 +108,7 @@ final class RoundPages {
                 group.code(),
                 group.name(),
                 rank,
+                rank == 0 ? "" : "your " + Words.ordinal(rank) + " wish",
                 sections.stream().map(this::section).toList(),
                 Strip.of(sections, ground),
                 Words.count(group.places(), "place")

@@ -53,7 +53,8 @@ public record RoundWords(WishRound round) {
             }
             sentences.add("Then wishes are fulfilled as high on the lists as possible, in all.");
             sentences.add("What is still open after that is decided by lottery.");
-            sentences.add("It does no harm to wish many groups: with every wish it is likelier that you get a place.");
+            sentences.add(
+                    "The more groups you wish, the likelier you get a place. You may get a lower wish so that somebody else gets a place at all.");
         } else {
             sentences.add(
                     "Every place goes to the student who comes first among those who wish it and got no higher wish.");
@@ -144,7 +145,7 @@ public record RoundWords(WishRound round) {
         why.add("%s, %s it, %s of them most."
                 .formatted(
                         Words.count(missed.places(), "place"),
-                        Words.count(missed.wished(), "student wishes", "students wish"),
+                        Words.count(missed.wished(), "student wished", "students wished"),
                         missed.first()));
         why.add(decisive(missed, outcome));
         if (!missed.why().equals("not-held")) {
@@ -181,7 +182,7 @@ public record RoundWords(WishRound round) {
                         .formatted(missed.priority().orElse(""));
             case "less-even" -> "With you in it, the groups would be less even in size.";
             case "lower-wishes" ->
-                "With you in it, others would get lower wishes, by %s more on their lists than you would gain."
+                "With you in it, the wishes that are fulfilled would stand lower on their lists, by %s in all."
                         .formatted(Words.count(count, "place"));
             case "by-lot" ->
                 "It was decided by lottery: you could have it only if somebody who drew %d or a lower number got less; %s."
