@@ -28,14 +28,16 @@ function tellTrouble(html) {
  * Sends a form once those before it are sent, and shows what comes of it; keeps trying while there is no connection.
  * @param {HTMLFormElement} form
  * @param {FormData} data as it is now
- * @param {{ remember?: boolean }} how whether the browser can go back to before it
+ * @param {{ remember?: boolean, wanted?: () => boolean }} how whether the browser can go back to before it, and whether what comes of it is
+ *   still to be shown when it is there
  */
-export function sendInTurn(form, data, { remember = true } = {}) {
-  sending = sending.then(() => send(form, data, remember));
+export function sendInTurn(form, data, how = {}) {
+  sending = sending.then(() => send(form, data, how));
   return sending;
 }
 
-async function send(form, data, remember) {
+async function send(form, data, how) {
+  const { remember = true, wanted = () => true } = how;
   const files = [...data.values()].some((value) => value instanceof File);
   let response;
   try {
@@ -49,12 +51,15 @@ async function send(form, data, remember) {
       "The connection is lost. What you did is not lost: it is sent as soon as the connection is back. Leave this page open.",
     );
     await new Promise((again) => setTimeout(again, TRY_AGAIN));
-    return send(form, data, remember);
+    return send(form, data, how);
   }
   if (!response.ok) {
     tellTrouble(await response.text());
     return;
   }
   offline("");
-  await place(await response.text(), response.url, { remember });
+  const html = await response.text();
+  if (wanted()) {
+    await place(html, response.url, { remember });
+  }
 }

@@ -21,11 +21,25 @@ function prepare() {
   }
 }
 
-function handOver() {
+/** How often something was handed over, and whether a line is being dragged: an answer that comes meanwhile would undo what was done since. */
+let handed = 0;
+let dragging = false;
+
+/** @param {HTMLFormElement} wishes */
+function handOver(wishes, button = null) {
+  const mine = ++handed;
+  void sendInTurn(wishes, new FormData(wishes, button), {
+    remember: false,
+    wanted: () => mine === handed && !dragging,
+  });
+}
+
+/** What was moved on the page. */
+function handOverMoved() {
   const wishes = form();
   if (wishes) {
     number();
-    void sendInTurn(wishes, new FormData(wishes), { remember: false });
+    handOver(wishes);
   }
 }
 
@@ -54,7 +68,7 @@ function byKey(event) {
     event.preventDefault();
     // The other moves, so that the focus stays where it is.
     line[event.key === "ArrowUp" ? "after" : "before"](other);
-    handOver();
+    handOverMoved();
   }
 }
 
@@ -67,7 +81,7 @@ function byPointer(down) {
   down.preventDefault();
   rank.focus();
   const line = rank.closest("li");
-  let moved = false;
+  dragging = true;
   line.classList.add("dragged");
   rank.setPointerCapture(down.pointerId);
   const drag = (/** @type {PointerEvent} */ move) => {
@@ -82,10 +96,8 @@ function byPointer(down) {
         // Past its middle only: or lines of different heights would change places again and again.
         if (above && isBefore) {
           other.before(line);
-          moved = true;
         } else if (!above && !isBefore) {
           other.after(line);
-          moved = true;
         }
         return;
       }
@@ -94,9 +106,8 @@ function byPointer(down) {
   const drop = () => {
     rank.removeEventListener("pointermove", drag);
     line.classList.remove("dragged");
-    if (moved) {
-      handOver();
-    }
+    dragging = false;
+    handOverMoved();
   };
   rank.addEventListener("pointermove", drag);
   rank.addEventListener("lostpointercapture", drop, { once: true });
@@ -106,11 +117,13 @@ export function followWishes() {
   document.addEventListener("keydown", byKey);
   document.addEventListener("pointerdown", byPointer);
   document.addEventListener("submit", (event) => {
-    const sent = /** @type {HTMLFormElement} */ (event.target);
+    const sent = /** @type {HTMLFormElement} */ (
+      /** @type {Element} */ (event.target)
+    );
     if (sent === form()) {
       event.preventDefault();
       const button = /** @type {HTMLButtonElement | null} */ (event.submitter);
-      void sendInTurn(sent, new FormData(sent, button), { remember: false });
+      handOver(sent, button);
     }
   });
   document.addEventListener("shown", () => void nextTask().then(prepare));

@@ -30,12 +30,13 @@ public final class Institution implements AutoCloseable {
 
     private static @Nullable Institution shared;
 
-    private final TestDatabase database = TestDatabase.create();
+    private final TestDatabase database;
     private final int port = freePort();
     private final List<String> options;
     private Process process;
 
-    private Institution(List<String> options) {
+    private Institution(TestDatabase database, List<String> options) {
+        this.database = database;
         this.options = options;
         this.process = run();
     }
@@ -55,9 +56,14 @@ public final class Institution implements AutoCloseable {
      * @param options which take the place of those that it has otherwise
      */
     public static Institution start(String... options) {
-        Institution institution = new Institution(List.of(options));
+        Institution institution = new Institution(TestDatabase.create(), List.of(options));
         institution.await();
         return institution;
+    }
+
+    /** A second program on the same database. */
+    public Institution beside() {
+        return new Institution(database, options);
     }
 
     /** Its database, as it reaches it itself. */

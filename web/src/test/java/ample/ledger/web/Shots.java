@@ -62,48 +62,47 @@ public final class Shots {
 
     /**
      * Keeps the sections of the fourth column. The fifth is a busy time: day, hours and name, with slashes between; or requests that are handed
-     * over to the registrar, with bars between; or sections that are watched.
+     * over to the registrar, with bars between; or sections that are watched; or what is wished in the round that is shown.
      */
     private static void keep(Page page, String root, String[] shot) {
         String term =
                 root + (shot[2].endsWith("/notices") ? "/autumn-2031" : shot[2].replaceAll("^[^/]*(/[^/]+)/.*", "$1"));
         String week = term + "/week";
-        page.request()
-                .post(
-                        week + "/add",
-                        RequestOptions.create()
-                                .setHeader("Sec-Fetch-Site", "same-origin")
-                                .setForm(FormData.create().set("line", shot[3])));
-        if (shot.length > 4 && shot[4].startsWith("watch:")) {
-            page.request()
-                    .post(
-                            term + "/watch",
-                            RequestOptions.create()
-                                    .setHeader("Sec-Fetch-Site", "same-origin")
-                                    .setForm(FormData.create().set("line", shot[4].substring("watch:".length()))));
-        } else if (shot.length > 4 && shot[4].matches("(register|wait):.*")) {
+        send(page, week + "/add", FormData.create().set("line", shot[3]));
+        String more = shot.length > 4 ? shot[4] : "";
+        if (more.startsWith("watch:")) {
+            send(page, term + "/watch", FormData.create().set("line", more.substring("watch:".length())));
+        } else if (more.startsWith("wish:")) {
+            FormData form = FormData.create();
+            for (String code : more.substring("wish:".length()).split(",")) {
+                form.append("wish", code);
+            }
+            send(page, root + shot[2].replaceAll("^[^/]*", "") + "/wishes", form);
+        } else if (more.matches("(register|wait):.*")) {
             FormData form = FormData.create().set("id", "shot");
-            for (String ask : shot[4].split("\\|")) {
+            for (String ask : more.split("\\|")) {
                 form.append("ask", ask);
             }
-            page.request()
-                    .post(
-                            term + "/ready/submit",
-                            RequestOptions.create()
-                                    .setHeader("Sec-Fetch-Site", "same-origin")
-                                    .setForm(form));
-        } else if (shot.length > 4) {
-            String[] busy = shot[4].split("/");
-            page.request()
-                    .post(
-                            week + "/busy",
-                            RequestOptions.create()
-                                    .setHeader("Sec-Fetch-Site", "same-origin")
-                                    .setForm(FormData.create()
-                                            .set("day", busy[0])
-                                            .set("starts", busy[1])
-                                            .set("ends", busy[2])
-                                            .set("label", busy[3].replace('_', ' '))));
+            send(page, term + "/ready/submit", form);
+        } else if (!more.isEmpty()) {
+            String[] busy = more.split("/");
+            send(
+                    page,
+                    week + "/busy",
+                    FormData.create()
+                            .set("day", busy[0])
+                            .set("starts", busy[1])
+                            .set("ends", busy[2])
+                            .set("label", busy[3].replace('_', ' ')));
         }
+    }
+
+    private static void send(Page page, String address, FormData form) {
+        page.request()
+                .post(
+                        address,
+                        RequestOptions.create()
+                                .setHeader("Sec-Fetch-Site", "same-origin")
+                                .setForm(form));
     }
 }

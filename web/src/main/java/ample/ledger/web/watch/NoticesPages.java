@@ -111,6 +111,7 @@ final class NoticesPages {
             case HOLD -> "Holds";
             case OPENING -> "When you may register";
             case DEADLINE -> "Deadlines";
+            case ROUND -> "Wish rounds";
             case CHANGES, SEATS, OFFER -> "Entry number " + notice.about();
         };
     }

@@ -48,6 +48,10 @@ class InstitutionsRegistrarTest implements RegistrarContract {
                         "/students/{student}",
                         "/students/{student}/registration",
                         "/students/{student}/submissions",
+                        "/students/{student}/rounds",
+                        "/students/{student}/rounds/{term}/{round}",
+                        "/rounds/{term}/{round}",
+                        "/rounds/{term}/{round}/file",
                         "/news");
     }
 

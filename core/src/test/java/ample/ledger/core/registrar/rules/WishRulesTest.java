@@ -140,7 +140,7 @@ class WishRulesTest {
         assertThat(rules.decide(rules.book(), maris, register, CLOSES).answer()).isEqualTo(Answer.DONE);
     }
 
-    @Property(tries = 40)
+    @Property(tries = 15)
     void whoGetsAPlaceIsRegisteredAndNobodyElse(@ForAll long seed) {
         Random random = new Random(seed);
         for (WishRound round : List.of(FIELD, SEMINARS)) {
@@ -187,7 +187,7 @@ class WishRulesTest {
     }
 
     /** What readiness says of a group before is why a wish for it does not count, word for word. */
-    @Property(tries = 40)
+    @Property(tries = 15)
     void whatIsForetoldIsWhyWishesDoNotCount(@ForAll long seed) {
         World world = new World(FIELD, 12, new Random(seed));
         List<RoundFile.Struck> struck = world.counted(FIELD).struck();
@@ -216,7 +216,7 @@ class WishRulesTest {
      * free place more than what they have, and nobody has a place that somebody who comes before them wishes more. Where groups are to be even, some that have a
      * place may wish a free one more.
      */
-    @Property(tries = 30)
+    @Property(tries = 12)
     void whatIsGivenBackGoesToTheNext(@ForAll long seed) {
         Random random = new Random(seed);
         for (WishRound round : List.of(FIELD, SEMINARS)) {
@@ -277,7 +277,7 @@ class WishRulesTest {
     }
 
     /** Whoever has the file finds out that it was tampered with. */
-    @Property(tries = 30)
+    @Property(tries = 12)
     void theFileTellsWhatComesOutOtherwise(@ForAll long seed) {
         Random random = new Random(seed);
         for (WishRound round : List.of(FIELD, SEMINARS)) {
