@@ -5,12 +5,10 @@ import ample.ledger.core.exchange.TableSchema;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.sql.Statement;
-import java.util.Map;
 import java.util.stream.Collectors;
 import javax.sql.DataSource;
 import org.apache.ibatis.session.Configuration;
 import org.apache.ibatis.session.SqlSessionFactory;
-import org.flywaydb.core.Flyway;
 import org.mybatis.spring.SqlSessionFactoryBean;
 import org.mybatis.spring.SqlSessionTemplate;
 import org.springframework.core.io.ClassPathResource;
@@ -40,13 +38,7 @@ final class TestStore {
     TestStore(TestDatabase database) throws Exception {
         this.database = database;
         this.dataSource = database.asApplication();
-        Flyway.configure()
-                .dataSource(database.asOwner())
-                .defaultSchema("ledger")
-                .createSchemas(false)
-                .placeholders(Map.of("app_role", "ledger_app"))
-                .load()
-                .migrate();
+        Migration.migrate(database.asOwner());
         var factory = new SqlSessionFactoryBean();
         factory.setDataSource(dataSource);
         var configuration = new Configuration();

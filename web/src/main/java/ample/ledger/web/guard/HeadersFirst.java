@@ -21,6 +21,10 @@ final class HeadersFirst extends OncePerRequestFilter {
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
         headers.forEach(response::setHeader);
+        if (request.isSecure()) {
+            // For a year, once a browser has come by TLS (RFC 6797).
+            response.setHeader("Strict-Transport-Security", "max-age=31536000");
+        }
         chain.doFilter(request, response);
     }
 

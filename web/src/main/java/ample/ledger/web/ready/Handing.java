@@ -6,6 +6,7 @@ import ample.ledger.core.registrar.Request;
 import ample.ledger.core.registrar.Submission;
 import ample.ledger.store.AskedSubmissions;
 import ample.ledger.store.AskedSubmissions.Asked;
+import io.micrometer.core.instrument.Metrics;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.ArrayList;
@@ -93,6 +94,12 @@ class Handing {
             List<Request> requests = List.of(json.readValue(one.requests(), Request[].class));
             Submission answered = registrar.submit(one.student(), one.id(), requests);
             asked.remove(one.student(), one.id());
+            answered.lines()
+                    .forEach(line -> Metrics.counter(
+                                    "ledger.requests",
+                                    "answer",
+                                    line.answer().outcome().code())
+                            .increment());
             return Optional.of(answered);
         } catch (IllegalArgumentException wrong) {
             asked.remove(one.student(), one.id());

@@ -8,9 +8,13 @@ import ample.ledger.core.registrar.SeatWord;
 import ample.ledger.store.SeatWords;
 import ample.ledger.store.Telling;
 import ample.ledger.store.Visitors;
+import io.micrometer.core.instrument.MeterRegistry;
+import io.micrometer.core.instrument.TimeGauge;
+import io.micrometer.core.instrument.binder.MeterBinder;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.List;
+import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.SmartLifecycle;
@@ -19,7 +23,7 @@ import org.springframework.context.SmartLifecycle;
  * Asks the registrar again and again what has changed, and keeps it. Each question waits at the other side until there is something
  * to say. Every instance of the application asks; what one has heard before another is kept once.
  */
-final class RegistrarNewsListener implements SmartLifecycle {
+final class RegistrarNewsListener implements SmartLifecycle, MeterBinder {
 
     /** How long a question may wait. */
     static final Duration WAIT = Duration.ofSeconds(20);
@@ -43,6 +47,10 @@ final class RegistrarNewsListener implements SmartLifecycle {
     private final boolean followClock;
 
     private volatile boolean running;
+
+    /** By the machine's own clock, in nanoseconds. */
+    private volatile long heardAt = System.nanoTime();
+
     private long last;
 
     RegistrarNewsListener(Registrar registrar, SeatWords words, Telling telling, Clock clock, boolean followClock) {
@@ -51,6 +59,14 @@ final class RegistrarNewsListener implements SmartLifecycle {
         this.telling = telling;
         this.clock = clock;
         this.followClock = followClock;
+    }
+
+    @Override
+    public void bindTo(MeterRegistry registry) {
+        TimeGauge.builder(
+                        "ledger.registrar.silence", this, TimeUnit.NANOSECONDS, own -> System.nanoTime() - own.heardAt)
+                .description("Since the registrar's news were heard last")
+                .register(registry);
     }
 
     @Override
@@ -67,6 +83,7 @@ final class RegistrarNewsListener implements SmartLifecycle {
             try {
                 take(registrar.news(last, heard && last > 0 ? WAIT : Duration.ZERO));
                 heard = true;
+                heardAt = System.nanoTime();
                 rest(GATHERING);
             } catch (RegistrarAwayException away) {
                 heard = false;

@@ -10,6 +10,9 @@ import ample.ledger.web.term.Place;
 import ample.ledger.web.term.Places;
 import ample.ledger.web.term.SeatChanges;
 import ample.ledger.web.words.Words;
+import io.micrometer.core.instrument.Gauge;
+import io.micrometer.core.instrument.MeterRegistry;
+import io.micrometer.core.instrument.binder.MeterBinder;
 import java.io.IOException;
 import java.time.Duration;
 import java.util.List;
@@ -33,7 +36,7 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
  * the number of the last change told; a page that begins a stream with it is first told what it has missed.
  */
 @Component
-class SeatStreams implements SmartLifecycle {
+class SeatStreams implements SmartLifecycle, MeterBinder {
 
     /** A stream ends after this, and the page begins another: what hangs is given up some time. */
     private static final Duration LONGEST = Duration.ofMinutes(10);
@@ -127,6 +130,13 @@ class SeatStreams implements SmartLifecycle {
     /** How many streams are open. */
     int open() {
         return listeners.size();
+    }
+
+    @Override
+    public void bindTo(MeterRegistry registry) {
+        Gauge.builder("ledger.streams", this, SeatStreams::open)
+                .description("Streams of seats and notices that are open")
+                .register(registry);
     }
 
     /** Takes in what is new, and passes it on. */

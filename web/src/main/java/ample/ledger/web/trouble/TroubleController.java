@@ -2,6 +2,7 @@ package ample.ledger.web.trouble;
 
 import ample.ledger.web.guard.Refusal;
 import ample.ledger.web.head.Head;
+import ample.ledger.web.operation.NamedRequests;
 import jakarta.servlet.RequestDispatcher;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
@@ -33,6 +34,9 @@ class TroubleController implements ErrorController {
             status = HttpStatus.NOT_FOUND;
         }
         response.setStatus(status.value());
+        if (status.is5xxServerError()) {
+            NamedRequests.of(request).ifPresent(name -> model.addAttribute("named", name));
+        }
         head.putBeside(model, request, "/");
         model.addAttribute(
                 "page",

@@ -51,7 +51,8 @@ class RoutesTest {
             "/{term}/week/share",
             "/{term}/week/withdraw",
             "/{term}/week/stop",
-            "/{term}/ready/submit");
+            "/{term}/ready/submit",
+            "/{term}/rounds/{code}/wishes");
 
     private static final Set<String> DESK = Set.of(
             "/desk/bundles",
@@ -167,7 +168,10 @@ class RoutesTest {
     }
 
     private static String path(String pattern) {
-        return pattern.replace("{term}", "autumn-2031").replace("{id}", "x").replace("{number}", "1");
+        return pattern.replace("{term}", "autumn-2031")
+                .replace("{id}", "x")
+                .replace("{number}", "1")
+                .replace("{code}", "x");
     }
 
     private static HttpResponse<String> send(Ledger ledger, String pattern, List<String> headers) throws Exception {

@@ -14,7 +14,6 @@ import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions.ContainsTextOptions;
-import com.microsoft.playwright.assertions.LocatorAssertions.HasTextOptions;
 import com.microsoft.playwright.options.BoundingBox;
 import java.io.IOException;
 import java.nio.file.Path;
@@ -46,9 +45,8 @@ class WishingTest {
     private static LedgerInstance ledger;
 
     @BeforeAll
-    static void start() {
-        String bundle =
-                Schedules.repository().resolve("demo/bundles/autumn-2031-3").toString();
+    static void start(@TempDir Path folder) throws IOException {
+        Path bundle = KernelWithRounds.in(folder);
         institution = Institution.start("--standin.bundles=" + bundle, "--standin.wishes=40");
         ledger = LedgerInstance.start(
                 TestDatabase.create(),
@@ -205,8 +203,6 @@ class WishingTest {
                 .isPositive();
         assertThat(number("SELECT count(*) FROM seats WHERE enrolled + promised > most"))
                 .isZero();
-        institution.kill();
-        institution.startAgain();
         for (String round : List.of("field-courses", "speaking-seminars")) {
             RoundFile file = file(round);
             assertThat(file.faults())
@@ -268,7 +264,7 @@ class WishingTest {
                 .isEqualTo(1);
         at(page, FIELD);
         assertThat(page.locator("#result + .says"))
-                .hasText("You got your 1st wish: Ice from below. You have given it back since.", new HasTextOptions());
+                .hasText("You got your 1st wish: Ice from below. You have given it back since.");
         Page desk = tabs.signedIn(ledger.root(), "desk");
         at(desk, "/desk/rounds/autumn-2031/field-courses");
         assertThat(desk.locator("main h2").first()).hasText("As it came out");
