@@ -3,14 +3,18 @@ package ample.ledger.core.watch;
 import static ample.ledger.core.fixtures.SectionBuilder.section;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ample.ledger.core.exchange.ScheduleBundle;
 import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.core.reading.OwnOpening;
 import ample.ledger.core.registrar.Entry;
 import ample.ledger.core.registrar.Hold;
 import ample.ledger.core.registrar.Registration;
 import ample.ledger.core.registrar.Registration.Offer;
+import ample.ledger.core.registrar.RoundStanding;
 import ample.ledger.core.schedule.Opening;
 import ample.ledger.core.schedule.Schedule;
+import ample.ledger.core.schedule.WishRound;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
@@ -76,5 +80,55 @@ class PersonalNoticesTest {
                     .as(moment)
                     .isEmpty();
         }
+    }
+
+    @Test
+    void tellsOnceWhatCameOfARoundAndOfAPlaceThatCameLater() {
+        Schedule autumn = ScheduleBundle.read(Schedules.repository().resolve("demo/bundles/autumn-2031-3"))
+                .schedule();
+        WishRound round = autumn.lists().wishRounds().get(0);
+        String first = round.groups().get(0).code();
+        Registration registered = new Registration(
+                NOW,
+                round.groups().get(0).sections().stream()
+                        .map(entry -> new Entry("autumn-2031", entry.digits()))
+                        .toList(),
+                List.of(),
+                List.of());
+        RoundStanding without = standing(round, List.of(first), NOW, Optional.empty(), Optional.empty());
+        RoundStanding later = standing(round, List.of(first), NOW, Optional.empty(), Optional.of(first));
+
+        assertThat(PersonalNotices.rounds(autumn, having(), List.of(without), NOW))
+                .containsExactly(new PersonalNotice.RoundDecided(autumn, round, without));
+        assertThat(PersonalNotices.rounds(autumn, having(), List.of(later), NOW))
+                .contains(new PersonalNotice.PlaceCame(autumn, round, first));
+        assertThat(PersonalNotices.rounds(autumn, registered, List.of(later), NOW))
+                .as("who had the place already is not told that it came")
+                .containsExactly(new PersonalNotice.RoundDecided(autumn, round, later));
+        assertThat(new PersonalNotice.RoundDecided(autumn, round, without).key())
+                .as("one notice, however often it is looked at")
+                .isEqualTo(new PersonalNotice.RoundDecided(autumn, round, later).key());
+        assertThat(PersonalNotices.rounds(autumn, having(), List.of(without), NOW.plus(Duration.ofDays(15))))
+                .as("no longer news")
+                .isEmpty();
+        assertThat(PersonalNotices.rounds(
+                        autumn,
+                        having(),
+                        List.of(standing(round, List.of(), NOW, Optional.empty(), Optional.empty())),
+                        NOW))
+                .as("who wished nothing")
+                .isEmpty();
+    }
+
+    private static RoundStanding standing(
+            WishRound round, List<String> wishes, Instant at, Optional<String> got, Optional<String> has) {
+        return new RoundStanding(
+                "autumn-2031",
+                round.code(),
+                "",
+                wishes,
+                Optional.of(at),
+                List.of(),
+                Optional.of(new RoundStanding.Outcome(at, "", Optional.of(1), got, has, List.of(), List.of())));
     }
 }
