@@ -96,6 +96,16 @@ public class StoreConfiguration {
     }
 
     @Bean
+    OwnData ownData(OwnDataMapper mapper, PlatformTransactionManager transactions) {
+        return new OwnData(mapper, new TransactionTemplate(transactions));
+    }
+
+    @Bean
+    DeskActs deskActs(DeskActMapper mapper) {
+        return new DeskActs(mapper);
+    }
+
+    @Bean
     Shares shares(ShareMapper mapper) {
         return new Shares(mapper);
     }

@@ -24,6 +24,7 @@ final class TestStore {
     private final Uploads uploads;
     private final Visitors visitors;
     private final Shares shares;
+    private final OwnData ownData;
     private final SeatWords seatWords;
     private final Concerns concerns;
     private final Notices notices;
@@ -56,6 +57,7 @@ final class TestStore {
         sessions.getConfiguration().addMapper(TellingMapper.class);
         sessions.getConfiguration().addMapper(LetterMapper.class);
         sessions.getConfiguration().addMapper(PrivateAddressMapper.class);
+        sessions.getConfiguration().addMapper(OwnDataMapper.class);
         EditionMapper mapper = template.getMapper(EditionMapper.class);
         var transactions = new TransactionTemplate(new DataSourceTransactionManager(dataSource));
         uploads = new Uploads(template.getMapper(UploadMapper.class), dataSource, transactions);
@@ -68,6 +70,7 @@ final class TestStore {
         telling = new Telling(tellingMapper, concerns, concernMapper, notices, transactions);
         visitors = new Visitors(template.getMapper(VisitorMapper.class), concerns, transactions);
         shares = new Shares(template.getMapper(ShareMapper.class));
+        ownData = new OwnData(template.getMapper(OwnDataMapper.class), transactions);
         sessions.getConfiguration().addMapper(SeatWordMapper.class);
         seatWords = new SeatWords(template.getMapper(SeatWordMapper.class), transactions);
         editions = new Editions(mapper, tellingMapper, dataSource, transactions);
@@ -95,6 +98,10 @@ final class TestStore {
 
     Telling telling() {
         return telling;
+    }
+
+    OwnData ownData() {
+        return ownData;
     }
 
     Shares shares() {

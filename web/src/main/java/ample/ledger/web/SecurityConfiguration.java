@@ -40,6 +40,8 @@ class SecurityConfiguration {
         "/sign-in",
         "/sign-in/begin/institution",
         "/preferences",
+        "/kept",
+        "/kept/all.json",
         "/record",
         "/{term}",
         "/{term}/browse/**",
@@ -70,6 +72,7 @@ class SecurityConfiguration {
     private static final String[] GUESTS = {
         "/preferences",
         "/preferences/home",
+        "/kept/delete",
         "/record",
         "/record/forget",
         "/record/offered",

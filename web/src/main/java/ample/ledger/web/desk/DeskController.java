@@ -10,6 +10,7 @@ import ample.ledger.core.exchange.BundleWriter;
 import ample.ledger.core.exchange.ExampleBundle;
 import ample.ledger.core.exchange.ScheduleBundle;
 import ample.ledger.core.schedule.TermCode;
+import ample.ledger.store.DeskActs;
 import ample.ledger.store.Editions;
 import ample.ledger.store.PostingUnderWayException;
 import ample.ledger.store.Uploads;
@@ -56,10 +57,13 @@ class DeskController {
     private static final int LONGEST_NOTE = 200;
     private static final int MOST_TERMS = 100;
 
+    private static final int MOST_ACTS = 20;
+
     private final Editions editions;
     private final Uploads uploads;
     private final Terms terms;
     private final Clock clock;
+    private final DeskActs acts;
 
     private final Cache<Long, List<Warning>> warnings =
             Caffeine.newBuilder().maximumSize(MOST_TERMS).build();
@@ -69,7 +73,9 @@ class DeskController {
     private final Head head;
     private final Places places;
 
-    DeskController(Editions editions, Uploads uploads, Terms terms, Clock clock, Head head, Places places) {
+    DeskController(
+            Editions editions, Uploads uploads, Terms terms, Clock clock, DeskActs acts, Head head, Places places) {
+        this.acts = acts;
         this.head = head;
         this.places = places;
         this.editions = editions;
@@ -81,7 +87,8 @@ class DeskController {
     @GetMapping("/desk")
     String desk(HttpServletRequest request, Model model) {
         head.putBeside(model, request, "/desk");
-        model.addAttribute("page", DeskPages.desk(terms.all(), editions::history, this::warnings));
+        model.addAttribute(
+                "page", DeskPages.desk(terms.all(), editions::history, this::warnings, acts.latest(MOST_ACTS)));
         return "desk/page";
     }
 
@@ -152,6 +159,18 @@ class DeskController {
         uploads.putAway(id);
         lastRead.clear();
         terms.refresh();
+        acts.note(new DeskActs.Act(
+                clock.instant(),
+                desk.getName(),
+                posting.posted()
+                        ? "posted edition %d of %s"
+                                .formatted(
+                                        posting.edition().number(),
+                                        posting.edition().term())
+                        : "posted what edition %d of %s is already"
+                                .formatted(
+                                        posting.edition().number(),
+                                        posting.edition().term())));
         return back(
                 told,
                 "/desk/terms/" + posting.edition().term(),
@@ -204,8 +223,10 @@ class DeskController {
     }
 
     @PostMapping("/desk/terms/{term}/editions/{number}/current")
-    String makeCurrent(@PathVariable TermCode term, @PathVariable int number, RedirectAttributes told) {
+    String makeCurrent(@PathVariable TermCode term, @PathVariable int number, Principal desk, RedirectAttributes told) {
         Optional<Edition> edition = editions.makeCurrent(term, number);
+        edition.ifPresent(made -> acts.note(new DeskActs.Act(
+                clock.instant(), desk.getName(), "made edition %d of %s current".formatted(number, term))));
         terms.refresh();
         return back(
                 told,

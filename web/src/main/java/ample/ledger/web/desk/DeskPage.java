@@ -2,8 +2,11 @@ package ample.ledger.web.desk;
 
 import java.util.List;
 
-/** What stands on the first page of the desk: the terms posted, and their wish rounds. */
-record DeskPage(List<TermRow> terms, List<RoundRow> rounds) {
+/** What stands on the first page of the desk: the terms posted, their wish rounds, and what was done here. */
+record DeskPage(List<TermRow> terms, List<RoundRow> rounds, List<ActRow> acts) {
+
+    /** Something that was done here. */
+    record ActRow(String at, String who, String what) {}
 
     /** A wish round. */
     record RoundRow(String name, String address, String term, String period) {}

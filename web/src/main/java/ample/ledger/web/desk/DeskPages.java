@@ -8,8 +8,11 @@ import ample.ledger.core.exchange.Fault;
 import ample.ledger.core.exchange.ScheduleBundle;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.TermCode;
+import ample.ledger.store.DeskActs;
 import ample.ledger.web.term.PostedTerm;
 import ample.ledger.web.words.Words;
+import java.time.ZoneId;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -29,11 +32,13 @@ final class DeskPages {
     /**
      * @param history the editions of a term, the last first
      * @param warnings those of its current edition
+     * @param acts what was done at the desk, the last first
      */
     static DeskPage desk(
             List<PostedTerm> terms,
             Function<TermCode, List<Edition>> history,
-            Function<PostedTerm, List<Warning>> warnings) {
+            Function<PostedTerm, List<Warning>> warnings,
+            List<DeskActs.Act> acts) {
         return new DeskPage(
                 terms.stream()
                         .map(posted -> row(
@@ -50,7 +55,17 @@ final class DeskPages {
                                         posted.schedule().term().name(),
                                         "%s to %s"
                                                 .formatted(Words.moment(round.opens()), Words.moment(round.closes())))))
+                        .toList(),
+                acts.stream()
+                        .map(act ->
+                                new DeskPage.ActRow(Words.moment(act.at().atZone(zone(terms))), act.who(), act.what()))
                         .toList());
+    }
+
+    private static ZoneId zone(List<PostedTerm> terms) {
+        return terms.isEmpty()
+                ? ZoneOffset.UTC
+                : terms.get(0).schedule().institution().zone();
     }
 
     private static DeskPage.TermRow row(PostedTerm posted, int editions, int warnings) {

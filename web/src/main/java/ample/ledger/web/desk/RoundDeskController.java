@@ -6,10 +6,12 @@ import ample.ledger.core.registrar.round.RoundFile;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.TermCode;
 import ample.ledger.core.schedule.WishRound;
+import ample.ledger.store.DeskActs;
 import ample.ledger.web.head.Head;
 import ample.ledger.web.term.Terms;
 import ample.ledger.web.words.RoundWords;
 import jakarta.servlet.http.HttpServletRequest;
+import java.security.Principal;
 import java.time.Clock;
 import java.time.LocalDateTime;
 import java.util.Optional;
@@ -30,8 +32,10 @@ class RoundDeskController {
     private final Terms terms;
     private final Head head;
     private final Clock clock;
+    private final DeskActs acts;
 
-    RoundDeskController(Registrar registrar, Terms terms, Head head, Clock clock) {
+    RoundDeskController(Registrar registrar, Terms terms, Head head, Clock clock, DeskActs acts) {
+        this.acts = acts;
         this.registrar = registrar;
         this.terms = terms;
         this.head = head;
@@ -66,8 +70,10 @@ class RoundDeskController {
 
     /** All that the places were distributed by, to be distributed again by anybody. */
     @GetMapping("/desk/rounds/{term}/{code}/file.json")
-    ResponseEntity<RoundFile> file(@PathVariable TermCode term, @PathVariable String code) {
+    ResponseEntity<RoundFile> file(@PathVariable TermCode term, @PathVariable String code, Principal desk) {
         Optional<RoundFile> file = registrar.roundFile(term.text(), code);
+        file.ifPresent(known -> acts.note(new DeskActs.Act(
+                clock.instant(), desk.getName(), "saved the file of the round %s of %s".formatted(code, term))));
         return file.map(known -> ResponseEntity.ok()
                         .header(
                                 HttpHeaders.CONTENT_DISPOSITION,

@@ -3,6 +3,7 @@ package ample.ledger.web.guest;
 import ample.ledger.core.exchange.PlanJson;
 import ample.ledger.core.plan.Plan;
 import ample.ledger.core.plan.PlanBook;
+import ample.ledger.store.OwnData;
 import ample.ledger.store.Shares;
 import ample.ledger.store.Shares.Share;
 import ample.ledger.store.Visitors;
@@ -53,14 +54,16 @@ public class Keeping {
 
     private final Visitors visitors;
     private final Shares shares;
+    private final OwnData ownData;
     private final Limits limits;
     private final Lookups lookups;
     private final Clock clock;
 
-    Keeping(Visitors visitors, Shares shares, Limits limits, Lookups lookups, Clock clock) {
+    Keeping(Visitors visitors, Shares shares, OwnData ownData, Limits limits, Lookups lookups, Clock clock) {
         this.lookups = lookups;
         this.visitors = visitors;
         this.shares = shares;
+        this.ownData = ownData;
         this.limits = limits;
         this.clock = clock;
     }
@@ -223,6 +226,18 @@ public class Keeping {
                             PlanJson.write(withNotes ? plan : plan.noted(""))),
                     clock.instant());
         }
+    }
+
+    /** All that is kept of who sends {@code request}, as JSON; empty where nothing can be. */
+    public Optional<String> all(HttpServletRequest request) {
+        return owner(request).map(ownData::all);
+    }
+
+    /** Deletes all of it; a guest is a new one from then on. */
+    public void delete(HttpServletRequest request) {
+        owner(request).ifPresent(ownData::delete);
+        GuestCookie.of(request).end();
+        request.setAttribute(OF_THIS_REQUEST, Kept.NOTHING);
     }
 
     /** Ends it. */

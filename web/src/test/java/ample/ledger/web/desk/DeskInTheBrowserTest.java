@@ -80,6 +80,8 @@ class DeskInTheBrowserTest {
         assertThat(page.locator("main")).containsText("How Tides Work");
 
         page.navigate(ledger.root() + "/desk");
+        assertThat(page.locator("main")).containsText("made edition 1 of autumn-2077 current");
+        assertThat(page.locator("main")).containsText("posted edition 2 of autumn-2077");
         page.locator(".me > summary").click();
         page.getByText("Sign out").click();
         page.navigate(ledger.root() + "/desk/terms/autumn-2077");

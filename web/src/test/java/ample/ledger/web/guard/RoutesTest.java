@@ -52,7 +52,8 @@ class RoutesTest {
             "/{term}/week/withdraw",
             "/{term}/week/stop",
             "/{term}/ready/submit",
-            "/{term}/rounds/{code}/wishes");
+            "/{term}/rounds/{code}/wishes",
+            "/kept/delete");
 
     private static final Set<String> DESK = Set.of(
             "/desk/bundles",

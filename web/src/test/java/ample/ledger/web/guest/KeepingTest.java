@@ -50,7 +50,7 @@ class KeepingTest {
     private final Limits limits = mock();
     private final Lookups lookups = new Lookups(new DatabaseBreaker(), Duration.ofSeconds(30));
     private final Keeping keeping =
-            new Keeping(visitors, shares, limits, lookups, Clock.fixed(Instant.EPOCH, ZoneOffset.UTC));
+            new Keeping(visitors, shares, mock(), limits, lookups, Clock.fixed(Instant.EPOCH, ZoneOffset.UTC));
     private final Browser browser = new Browser();
 
     /** Keeps cookies, as browsers do. */

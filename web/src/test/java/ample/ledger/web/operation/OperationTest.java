@@ -7,6 +7,7 @@ import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.store.TestDatabase;
 import ample.ledger.web.LedgerApplication;
 import ample.ledger.web.LedgerInstance;
+import ch.qos.logback.classic.Level;
 import ch.qos.logback.classic.Logger;
 import ch.qos.logback.classic.spi.ILoggingEvent;
 import ch.qos.logback.core.read.ListAppender;
@@ -162,6 +163,8 @@ class OperationTest {
         ListAppender<ILoggingEvent> lines = new ListAppender<>();
         lines.start();
         access.addAppender(lines);
+        // Another instance that was started here since has set the level anew.
+        access.setLevel(Level.INFO);
         try {
             HttpResponse<String> answer =
                     ask(ledger.root().resolve("/autumn-2031/browse?text=a-wish"), "X-Forwarded-For", "192.0.2.9");

@@ -1,16 +1,17 @@
-package ample.ledger.core.registrar.round;
+package ample.ledger.core.exchange;
 
+import ample.ledger.core.registrar.round.RoundFile;
 import java.nio.file.Path;
 import java.util.List;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The program that distributes the places of a round again, from the file that the desk has saved, and compares. */
-public final class Recount {
+public final class RoundRecount {
 
     private static final int MOST_SAID = 20;
 
-    private Recount() {}
+    private RoundRecount() {}
 
     /** @param arguments the file; the program ends with 1 where something comes out otherwise, and with 2 for what is no such file */
     public static void main(String[] arguments) {
