@@ -91,6 +91,12 @@ public record WishRound(
                 && criteria.stream().anyMatch(each -> each.group().isPresent())) {
             throw new IllegalArgumentException("A criterion can be for one group only in a round that is by-priority.");
         }
+        for (Criterion criterion : criteria) {
+            if (groups.stream().noneMatch(criterion::isFor)) {
+                throw new IllegalArgumentException("A criterion is for group %s, which the round does not have."
+                        .formatted(criterion.group().orElse("")));
+            }
+        }
         Set<EntryNumber> seen = new HashSet<>();
         for (Group group : groups) {
             for (EntryNumber section : group.sections()) {

@@ -100,6 +100,7 @@ class WishRoundsTest {
             wish_group_sections | field,foray,40448         | field,foray,40220         | Section 40220 is in two groups
             wish_group_sections | field,foray,40448         | field,ice,40448           | Group foray has no section
             wish_group_sections | field,foray,40448         | field,foray,99999         | sections.csv has no row for 99999
+            wish_criteria       | field,1,ice               | field,1,snow              | A criterion is for group snow, which the round does not have
             wish_criteria       | programme,glaciology      | programme,astrology       | programmes.csv has no row for astrology
             """)
     void whatCannotBeIsNamed(String table, String text, String instead, String sentence) throws IOException {
