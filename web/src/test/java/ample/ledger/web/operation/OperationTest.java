@@ -52,7 +52,7 @@ class OperationTest {
                 "--server.tomcat.remoteip.internal-proxies=127\\.0\\.0\\.1",
                 "--management.server.port=" + port,
                 "--ledger.operation.access-log=true",
-                "--ledger.operation.warm=20s",
+                "--ledger.operation.warm=3s",
                 "--ledger.limits.visits=3",
                 "--ledger.limits.hosts=schedule.example,127.0.0.1",
                 "--logging.level.access=info"));
