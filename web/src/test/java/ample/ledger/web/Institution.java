@@ -6,7 +6,6 @@ import java.io.File;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.InetAddress;
-import java.net.ServerSocket;
 import java.net.Socket;
 import java.net.URI;
 import java.nio.file.Files;
@@ -31,7 +30,7 @@ public final class Institution implements AutoCloseable {
     private static @Nullable Institution shared;
 
     private final TestDatabase database;
-    private final int port = freePort();
+    private final int port = FreePort.next();
     private final List<String> options;
     private Process process;
 
@@ -167,14 +166,6 @@ public final class Institution implements AutoCloseable {
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
             throw new IllegalStateException(e);
-        }
-    }
-
-    private static int freePort() {
-        try (ServerSocket socket = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
-            return socket.getLocalPort();
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
         }
     }
 

@@ -4,6 +4,7 @@ import ample.ledger.core.plan.Attendance;
 import ample.ledger.core.plan.PostedSchedules;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.TermCode;
+import ample.ledger.core.schedule.WishRound;
 import java.util.List;
 import java.util.Optional;
 
@@ -18,6 +19,13 @@ public record Entry(String term, String number) {
     public static Entry of(Attendance attendance) {
         return new Entry(
                 attendance.term().code().text(), attendance.section().entry().digits());
+    }
+
+    /** The sections of a group of a wish round. */
+    public static List<Entry> of(String term, WishRound.Group group) {
+        return group.sections().stream()
+                .map(section -> new Entry(term, section.digits()))
+                .toList();
     }
 
     public static List<Entry> of(List<Attendance> attendances) {

@@ -253,6 +253,13 @@ public final class Schedule {
         return byCourse.getOrDefault(course, List.of());
     }
 
+    /** The wish round of this code. */
+    public Optional<WishRound> round(String code) {
+        return lists().wishRounds().stream()
+                .filter(round -> round.code().equals(code))
+                .findFirst();
+    }
+
     /** The wish round in which places in a section are distributed; empty where they are not. */
     public Optional<WishRound> roundOf(EntryNumber entry) {
         return lists().wishRounds().stream()

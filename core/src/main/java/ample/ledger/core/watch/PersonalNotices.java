@@ -89,9 +89,8 @@ public final class PersonalNotices {
 
     private static boolean has(Registration registration, Schedule schedule, WishRound round, String code) {
         return round.group(code).stream()
-                .flatMap(group -> group.sections().stream())
-                .allMatch(entry -> registration.isRegistered(
-                        new Entry(schedule.term().code().text(), entry.digits())));
+                .flatMap(group -> Entry.of(schedule.term().code().text(), group).stream())
+                .allMatch(registration::isRegistered);
     }
 
     /** What time brings: offers in their last hours. */

@@ -10,24 +10,19 @@ import ample.ledger.core.registrar.round.RoundFile;
 import ample.ledger.core.registrar.rules.Book;
 import ample.ledger.core.registrar.rules.Decision;
 import ample.ledger.core.registrar.rules.Fact;
-import ample.ledger.core.registrar.rules.PoolName;
 import ample.ledger.core.registrar.rules.Registrant;
 import ample.ledger.core.registrar.rules.RoundName;
 import ample.ledger.core.registrar.rules.Rules;
-import ample.ledger.core.schedule.Section;
 import ample.ledger.standin.StandinSettings;
 import ample.ledger.standin.clock.InstitutionClock;
 import ample.ledger.standin.news.InstitutionNews;
-import ample.ledger.standin.submission.JournalMapper.JournalRow;
 import ample.ledger.standin.submission.JournalMapper.SubmissionRow;
 import ample.ledger.standin.wishes.WishRounds;
 import ample.ledger.standin.wishes.WishRounds.Round;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
-import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Deque;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -38,7 +33,6 @@ import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.ReentrantLock;
 import java.util.function.BiFunction;
-import java.util.function.Function;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.SmartLifecycle;
@@ -62,7 +56,6 @@ public class Registry implements SmartLifecycle {
 
     private final Journal journal;
     private final Registrants registrants;
-    private final PostedSchedules posted;
     private final InstitutionClock clock;
     private final InstitutionNews news;
     private final WishRounds wishes;
@@ -74,12 +67,7 @@ public class Registry implements SmartLifecycle {
     /** Held while the book changes until what has changed it is committed. */
     private final ReentrantLock lock = new ReentrantLock();
 
-    private Book book;
-
-    /** The number of the last fact in the journal that the book has. */
-    private long known;
-
-    private boolean stale = true;
+    private final JournalBook kept;
     private volatile boolean running;
 
     Registry(
@@ -94,7 +82,6 @@ public class Registry implements SmartLifecycle {
             StandinSettings settings) {
         this.journal = journal;
         this.registrants = registrants;
-        this.posted = posted;
         this.clock = clock;
         this.news = news;
         this.wishes = wishes;
@@ -102,7 +89,7 @@ public class Registry implements SmartLifecycle {
         this.transaction.setTimeout(SECONDS);
         this.json = json;
         this.rules = new Rules(posted, settings.offersStand(), registrants::of);
-        this.book = rules.book();
+        this.kept = new JournalBook(journal, wishes, posted, rules);
     }
 
     /** Something to be done on the book, which gives what has happened. */
@@ -189,33 +176,30 @@ public class Registry implements SmartLifecycle {
 
     /** What a student has now. */
     public Registration registration(String student) {
-        return read(now -> book.registration(student, now));
+        return read((book, now) -> book.registration(student, now));
     }
 
     /** How the wish rounds stand to a student. */
     public List<RoundStanding> rounds(String student) {
-        return read(now -> wishes.all().stream()
+        return read((book, now) -> wishes.all().stream()
                 .map(round -> wishes.standing(round, student, book.registration(student, now)))
                 .toList());
     }
 
     /** All that the places of a round were distributed by; empty while they are not. */
     public Optional<RoundFile> roundFile(RoundName name) {
-        return read(now -> wishes.file(name));
+        return read((book, now) -> wishes.file(name));
     }
 
     /** How a wish round stands as a whole; empty where there is none of that name. */
     public Optional<RoundReport> round(RoundName name) {
-        return read(now -> wishes.of(name).map(round -> wishes.report(round, book, rules.wishes(), now)));
+        return read((book, now) -> wishes.of(name).map(round -> wishes.report(round, book, rules.wishes(), now)));
     }
 
-    private <T> T read(Function<Instant, T> question) {
+    private <T> T read(BiFunction<Book, Instant, T> question) {
         lock.lock();
         try {
-            if (stale) {
-                reload();
-            }
-            return question.apply(clock.now());
+            return question.apply(kept.book(), clock.now());
         } finally {
             lock.unlock();
         }
@@ -229,37 +213,6 @@ public class Registry implements SmartLifecycle {
     private Submission submission(SubmissionRow row) {
         return new Submission(
                 row.id(), row.at(), Arrays.asList(json.readValue(row.answered(), Submission.Line[].class)));
-    }
-
-    private List<PoolName> names() {
-        return posted.all().stream()
-                .flatMap(schedule -> schedule.sections().stream()
-                        .map(Section::pool)
-                        .map(pool -> new PoolName(schedule.term().code().text(), pool.code())))
-                .distinct()
-                .toList();
-    }
-
-    private void reload() {
-        Book again = rules.book();
-        names().forEach(again::pool);
-        List<JournalRow> rows = journal.all();
-        Deque<WishRounds.Decided> rounds = new ArrayDeque<>(wishes.decided());
-        for (JournalRow row : rows) {
-            while (!rounds.isEmpty() && rounds.element().after() < row.number()) {
-                distributed(rounds.remove(), again);
-            }
-            again.apply(JournalRows.fact(row));
-        }
-        rounds.forEach(round -> distributed(round, again));
-        book = again;
-        known = rows.isEmpty() ? 0 : rows.get(rows.size() - 1).number();
-        stale = false;
-    }
-
-    private static void distributed(WishRounds.Decided decided, Book book) {
-        Round round = decided.round();
-        book.distributed(round.name(), round.posted(), decided.distribution());
     }
 
     private void work() {
@@ -285,7 +238,7 @@ public class Registry implements SmartLifecycle {
             Runnable answers = transaction.execute(status -> decideAll(some));
             answers.run();
         } catch (RuntimeException trouble) {
-            stale = true;
+            kept.doubt();
             if (!some.isEmpty()) {
                 LOG.warn("{} submissions could not be decided", some.size(), trouble);
             }
@@ -304,13 +257,15 @@ public class Registry implements SmartLifecycle {
         Journal.Beginning begun = journal.begin(
                 asked.stream().map(one -> one.who().student()).toList(),
                 asked.stream().map(Asked::id).toList());
-        if (begun.last() != known || stale) {
-            reload();
-        }
         // As fine as the database keeps it: an answer that is given again is the same.
         Instant now = clock.now().truncatedTo(ChronoUnit.MICROS);
-        JournalRows rows = new JournalRows(known + 1);
-        boolean distributed = distribute(rows, now);
+        List<Round> due = due(begun.last(), now);
+        Book book = kept.book();
+        JournalRows rows = new JournalRows(kept.known() + 1);
+        due.forEach(round -> {
+            long after = kept.known() + rows.facts().size();
+            rows.add("", wishes.decide(round, book, rules.wishes(), after, now));
+        });
         rows.add("", rules.due(book, now));
         List<Runnable> answers = new ArrayList<>();
         Map<String, Answered> before = new HashMap<>();
@@ -320,7 +275,7 @@ public class Registry implements SmartLifecycle {
             if (job instanceof Asked one) {
                 Answered answered = before.get(one.key());
                 if (answered == null) {
-                    answered = answer(one, now, rows);
+                    answered = answer(one, book, now, rows);
                     before.put(one.key(), answered);
                     fresh.add(answered);
                 }
@@ -334,11 +289,14 @@ public class Registry implements SmartLifecycle {
             }
         }
         journal.keep(fresh.stream().map(Answered::row).toList(), rows, now, book::pool);
-        known += rows.facts().size();
+        kept.wrote(rows.facts().size());
+        boolean distributed = !due.isEmpty();
         boolean changed = distributed || !rows.facts().isEmpty();
         return () -> {
-            // What was distributed is read again as it is kept.
-            stale |= distributed;
+            if (distributed) {
+                // What was distributed is read again as it is kept.
+                kept.doubt();
+            }
             answers.forEach(Runnable::run);
             if (changed) {
                 news.tell();
@@ -346,21 +304,17 @@ public class Registry implements SmartLifecycle {
         };
     }
 
-    /** Distributes the places of the wish rounds that have ended, each once, whichever program comes to it first. */
-    private boolean distribute(JournalRows rows, Instant now) {
-        List<Round> due = wishes.due(now);
-        if (due.stream().anyMatch(wishes::isDecided)) {
-            reload();
-            due = wishes.due(now);
+    /** The wish rounds that have ended and are to be distributed now, each once, whichever program comes to it first. The book is up to date after it. */
+    private List<Round> due(long last, Instant now) {
+        kept.upTo(last);
+        if (wishes.due(now).stream().anyMatch(wishes::isDecided)) {
+            kept.doubt();
+            kept.book();
         }
-        for (Round round : due) {
-            long after = known + rows.facts().size();
-            rows.add("", wishes.decide(round, book, rules.wishes(), after, now));
-        }
-        return !due.isEmpty();
+        return wishes.due(now);
     }
 
-    private Answered answer(Asked asked, Instant now, JournalRows rows) {
+    private Answered answer(Asked asked, Book book, Instant now, JournalRows rows) {
         List<Submission.Line> lines = new ArrayList<>();
         for (Request request : asked.requests()) {
             Decision decision = rules.submit(book, asked.who(), request, now);

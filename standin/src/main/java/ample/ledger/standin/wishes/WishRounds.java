@@ -254,9 +254,8 @@ public class WishRounds {
                 line.map(RoundFile.Line::draw),
                 line.flatMap(RoundFile.Line::got),
                 round.posted().groups().stream()
-                        .filter(group -> group.sections().stream()
-                                .allMatch(entry -> registration.isRegistered(
-                                        new Entry(round.name().term(), entry.digits()))))
+                        .filter(group ->
+                                Entry.of(round.name().term(), group).stream().allMatch(registration::isRegistered))
                         .map(WishRound.Group::code)
                         .findFirst(),
                 file.struck().stream()

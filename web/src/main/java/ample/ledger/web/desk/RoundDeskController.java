@@ -46,10 +46,7 @@ class RoundDeskController {
     @GetMapping("/desk/rounds/{term}/{code}")
     String round(@PathVariable TermCode term, @PathVariable String code, HttpServletRequest request, Model model) {
         Schedule schedule = terms.get(term).schedule();
-        WishRound round = schedule.lists().wishRounds().stream()
-                .filter(one -> one.code().equals(code))
-                .findFirst()
-                .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
+        WishRound round = schedule.round(code).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
         head.putBeside(model, request, "/desk/rounds/" + term + "/" + code);
         LocalDateTime now =
                 LocalDateTime.ofInstant(clock.instant(), schedule.institution().zone());

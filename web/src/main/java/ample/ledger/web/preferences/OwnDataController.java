@@ -15,10 +15,15 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 
 /** What is kept about who asks: to be seen, taken away and deleted. */
 @Controller
 class OwnDataController {
+
+    private static final String NOTHING = "{}";
+    private static final JsonMapper JSON = JsonMapper.builder().build();
 
     private final Keeping keeping;
     private final Head head;
@@ -31,26 +36,42 @@ class OwnDataController {
     @GetMapping("/kept")
     String page(HttpServletRequest request, Model model) {
         Kept kept = keeping.needed(request);
-        boolean student = Keeping.studentName(request).isPresent();
         head.putBeside(model, request, "/kept");
-        model.addAttribute("student", student);
-        model.addAttribute("kept", words(kept, student));
+        model.addAttribute("student", Keeping.studentName(request).isPresent());
+        model.addAttribute(
+                "kept", words(kept, JSON.readTree(keeping.all(request).orElse(NOTHING))));
         return "preferences/kept";
     }
 
-    private static List<String> words(Kept kept, boolean student) {
+    /** What there is, and nothing else. */
+    private static List<String> words(Kept kept, JsonNode all) {
         List<String> words = new ArrayList<>();
         words.add(Words.count(kept.plans().plans().size(), "plan") + ", with the changes that can be taken back.");
         words.add(Words.count(kept.briefs().size(), "saved brief") + ".");
-        if (student) {
-            words.add(Words.count(kept.watches().size(), "watch", "watches")
-                    + ", your choice of letters, and notices and letters that were made for you.");
+        words.add(Words.count(kept.watches().size(), "watch", "watches") + ".");
+        if (kept.record().said()) {
+            words.add("What you typed of your record.");
+        }
+        add(
+                words,
+                all.path("shown to others").size(),
+                "plan that is shown to others",
+                "plans that are shown to others");
+        add(words, all.path("notices").size(), "notice", "notices");
+        add(words, all.path("letters").size(), "letter, without what it said", "letters, without what they said");
+        add(words, all.path("private addresses").size(), "private address", "private addresses");
+        add(words, all.path("not answered yet").size(), "submission not answered yet", "submissions not answered yet");
+        if (!all.path("said by the registrar").isEmpty()) {
             words.add(
                     "What the registrar said last of your record and your registration, to find out what is different the next time.");
-        } else {
-            words.add(kept.record().said() ? "The record that you typed." : "No record.");
         }
         return words;
+    }
+
+    private static void add(List<String> words, int count, String one, String several) {
+        if (count > 0) {
+            words.add(Words.count(count, one, several) + ".");
+        }
     }
 
     /** All of it in one file. */
@@ -60,7 +81,7 @@ class OwnDataController {
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"kept.json\"")
                 .header(HttpHeaders.CACHE_CONTROL, "no-store")
-                .body(keeping.all(request).orElse("{}"));
+                .body(keeping.all(request).orElse(NOTHING));
     }
 
     /** @param sure "yes" where the box is ticked */

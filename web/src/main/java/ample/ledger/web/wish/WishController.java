@@ -117,10 +117,7 @@ class WishController {
     }
 
     private static WishRound round(Schedule schedule, String code) {
-        return schedule.lists().wishRounds().stream()
-                .filter(one -> one.code().equals(code))
-                .findFirst()
-                .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
+        return schedule.round(code).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
     }
 
     /**

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.store.TestDatabase;
+import ample.ledger.web.FreePort;
 import ample.ledger.web.LedgerApplication;
 import ample.ledger.web.LedgerInstance;
 import ch.qos.logback.classic.Level;
@@ -12,7 +13,6 @@ import ch.qos.logback.classic.Logger;
 import ch.qos.logback.classic.spi.ILoggingEvent;
 import ch.qos.logback.core.read.ListAppender;
 import java.io.IOException;
-import java.net.ServerSocket;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -41,7 +41,7 @@ class OperationTest {
     static void start(@TempDir Path secrets) throws IOException {
         TestDatabase database = TestDatabase.create();
         LedgerInstance.start(database, "--ledger.post=" + Schedules.kernel()).close();
-        int port = freePort();
+        int port = FreePort.next();
         management = URI.create("http://127.0.0.1:" + port);
         // The owner's password is nowhere, and the application's is in a file.
         Files.writeString(secrets.resolve("spring.datasource.password"), database.appPassword());
@@ -67,12 +67,6 @@ class OperationTest {
     @AfterAll
     static void stop() {
         ledger.close();
-    }
-
-    private static int freePort() throws IOException {
-        try (ServerSocket socket = new ServerSocket(0)) {
-            return socket.getLocalPort();
-        }
     }
 
     private static HttpResponse<String> ask(URI address, String... headers) throws Exception {

@@ -11,8 +11,6 @@ import com.networknt.schema.Schema;
 import com.networknt.schema.SchemaRegistry;
 import com.networknt.schema.SpecificationVersion;
 import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -101,12 +99,7 @@ interface RegistrarContract {
     }
 
     default HttpResponse<String> ask(String path, String key) throws Exception {
-        return HttpClient.newHttpClient()
-                .send(
-                        HttpRequest.newBuilder(URI.create(address() + path))
-                                .header("Authorization", "Bearer " + key)
-                                .build(),
-                        HttpResponse.BodyHandlers.ofString());
+        return RegistrarSchemas.ask(address(), path, key);
     }
 
     static Schema schema(String form) throws Exception {

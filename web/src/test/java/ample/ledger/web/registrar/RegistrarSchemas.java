@@ -15,18 +15,23 @@ public final class RegistrarSchemas {
 
     private RegistrarSchemas() {}
 
+    /** As a program asks that has some key. */
+    static HttpResponse<String> ask(URI registrar, String path, String key) throws Exception {
+        return HttpClient.newHttpClient()
+                .send(
+                        HttpRequest.newBuilder(URI.create(registrar + path))
+                                .header("Authorization", "Bearer " + key)
+                                .build(),
+                        HttpResponse.BodyHandlers.ofString());
+    }
+
     /**
      * The answer to a question.
      *
      * @param form of the answer, or of each where there are many
      */
     public static String check(Institution institution, String path, String form) throws Exception {
-        HttpResponse<String> answer = HttpClient.newHttpClient()
-                .send(
-                        HttpRequest.newBuilder(URI.create(institution.registrar() + path))
-                                .header("Authorization", "Bearer " + Institution.SECRET)
-                                .build(),
-                        HttpResponse.BodyHandlers.ofString());
+        HttpResponse<String> answer = ask(institution.registrar(), path, Institution.SECRET);
         assertThat(answer.statusCode()).isEqualTo(200);
         JsonNode body = JsonMapper.shared().readTree(answer.body());
         if (body.isArray()) {

@@ -1,14 +1,11 @@
 package ample.ledger.web.watch;
 
+import ample.ledger.web.FreePort;
 import com.icegreen.greenmail.util.GreenMail;
 import com.icegreen.greenmail.util.GreenMailUtil;
 import com.icegreen.greenmail.util.ServerSetup;
 import jakarta.mail.MessagingException;
 import jakarta.mail.internet.MimeMessage;
-import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.net.InetAddress;
-import java.net.ServerSocket;
 import java.util.List;
 import java.util.stream.Stream;
 
@@ -17,7 +14,7 @@ final class MailServer implements AutoCloseable {
 
     private static final int PATIENCE_MILLIS = 40_000;
 
-    private final int port = freePort();
+    private final int port = FreePort.next();
     private final GreenMail mail = new GreenMail(new ServerSetup(port, "127.0.0.1", ServerSetup.PROTOCOL_SMTP));
 
     /** A letter that it has taken. */
@@ -43,14 +40,6 @@ final class MailServer implements AutoCloseable {
             } catch (MessagingException e) {
                 throw new IllegalStateException(e);
             }
-        }
-    }
-
-    private static int freePort() {
-        try (ServerSocket socket = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
-            return socket.getLocalPort();
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
         }
     }
 

@@ -31,9 +31,7 @@ final class RoundBook {
     RoundBook(RoundName name, WishRound round, Distribution distribution) {
         this.distribution = distribution;
         this.groups = round.groups().stream()
-                .map(group -> group.sections().stream()
-                        .map(entry -> new Entry(name.term(), entry.digits()))
-                        .toList())
+                .map(group -> Entry.of(name.term(), group))
                 .toList();
         List<Ballot> all = distribution.contest().ballots();
         for (int i = 0; i < all.size(); i++) {

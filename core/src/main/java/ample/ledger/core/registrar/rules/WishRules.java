@@ -56,7 +56,7 @@ public final class WishRules {
 
     /** What stands against a place in a group for a student who has none in its round; none where nothing does. Whether there are seats is not asked. */
     public List<Refusal> against(Book book, Registrant who, RoundName round, WishRound.Group group, Instant now) {
-        return against(book, who, entries(round.term(), group), List.of(), now);
+        return against(book, who, Entry.of(round.term(), group), List.of(), now);
     }
 
     /** The codes of the groups of a round that a student could have, in its order. Whether there are seats is not asked. */
@@ -85,12 +85,6 @@ public final class WishRules {
 
     private static boolean isAsked(Refusal refusal) {
         return !NOT_ASKED.contains(refusal.reason());
-    }
-
-    private static List<Entry> entries(String term, WishRound.Group group) {
-        return group.sections().stream()
-                .map(entry -> new Entry(term, entry.digits()))
-                .toList();
     }
 
     /**
@@ -143,8 +137,9 @@ public final class WishRules {
         Map<PoolName, Integer> left = new HashMap<>();
         List<Contest.Group> groups = new ArrayList<>();
         for (WishRound.Group group : round.groups()) {
-            List<PoolName> pools =
-                    attendances(entries(term, group)).stream().map(PoolName::of).toList();
+            List<PoolName> pools = attendances(Entry.of(term, group)).stream()
+                    .map(PoolName::of)
+                    .toList();
             int places = group.places();
             for (PoolName pool : pools) {
                 places = Math.min(

@@ -47,7 +47,7 @@ class MostPlacedTest {
     }
 
     /** Against Hopcroft and Karp's matching, as JGraphT has it. */
-    @Property(tries = 300)
+    @Property(tries = 2000)
     void placesAsManyAsAMaximumMatching(@ForAll long seed) {
         Random random = new Random(seed);
         Contest contest = Contests.random(

@@ -51,10 +51,7 @@ class WishRulesTest {
             new Hold("The library", "registering", "Two books are overdue.", LocalDate.of(2031, 6, 2), "");
 
     private static WishRound round(String code) {
-        return AUTUMN.lists().wishRounds().stream()
-                .filter(round -> round.code().equals(code))
-                .findFirst()
-                .orElseThrow();
+        return AUTUMN.round(code).orElseThrow();
     }
 
     private static RoundName name(WishRound round) {
@@ -62,9 +59,7 @@ class WishRulesTest {
     }
 
     private static List<Entry> sections(WishRound.Group group) {
-        return group.sections().stream()
-                .map(entry -> new Entry("autumn-2031", entry.digits()))
-                .toList();
+        return Entry.of("autumn-2031", group);
     }
 
     /** A world of some students: each has wishes, some a hold, and some a section that clashes with a group. */
