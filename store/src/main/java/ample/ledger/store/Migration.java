@@ -17,12 +17,16 @@ public final class Migration {
 
     /** The environment says where: LEDGER_DATABASE_URL and LEDGER_OWNER_PASSWORD. */
     public static void main(String[] arguments) {
-        MigrateResult result = migrate(
-                new DriverManagerDataSource(wanted("LEDGER_DATABASE_URL"), OWNER, wanted("LEDGER_OWNER_PASSWORD")));
+        MigrateResult result = migrate(owner());
         System.out.printf(
                 "The schema is at version %s; %d migrations were made.%n",
                 result.targetSchemaVersion == null ? result.initialSchemaVersion : result.targetSchemaVersion,
                 result.migrationsExecuted);
+    }
+
+    /** The database as its owner reaches it. */
+    static DataSource owner() {
+        return new DriverManagerDataSource(wanted("LEDGER_DATABASE_URL"), OWNER, wanted("LEDGER_OWNER_PASSWORD"));
     }
 
     private static String wanted(String name) {
