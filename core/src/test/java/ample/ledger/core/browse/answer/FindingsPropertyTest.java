@@ -90,13 +90,13 @@ class FindingsPropertyTest {
                 .as((person, brief) -> new Case(posted, index, person, plain.as(person), brief));
     }
 
-    @Property(tries = 3000, shrinking = ShrinkingMode.OFF)
+    @Property(tries = 1200, shrinking = ShrinkingMode.OFF)
     void listAndAccountEqualThePlainReading(@ForAll("cases") Case each) {
         assertThat(each.findings().fitting()).isEqualTo(each.plain().fitting(each.brief()));
         assertThat(each.findings().account()).isEqualTo(each.plain().account(each.brief()));
     }
 
-    @Property(tries = 500, shrinking = ShrinkingMode.OFF)
+    @Property(tries = 250, shrinking = ShrinkingMode.OFF)
     void anEmptyAnswerNamesEverySmallestWayBack(@ForAll("cases") Case each) {
         List<Findings.WayBack> ways = each.findings().waysBack();
         for (Findings.WayBack way : ways) {
@@ -138,7 +138,7 @@ class FindingsPropertyTest {
         return smallest;
     }
 
-    @Property(tries = 300, shrinking = ShrinkingMode.OFF)
+    @Property(tries = 150, shrinking = ShrinkingMode.OFF)
     void everyValueIsCountedWithTheOtherConditionsAsTheyAre(@ForAll("cases") Case each) {
         ValueCounts counts = each.findings().valueCounts();
 
@@ -165,7 +165,7 @@ class FindingsPropertyTest {
         return each.plain().fitting(each.brief().with(instead)).size();
     }
 
-    @Property(tries = 300, shrinking = ShrinkingMode.OFF)
+    @Property(tries = 150, shrinking = ShrinkingMode.OFF)
     void densityCountsTheSectionsOfEachHalfHour(@ForAll("cases") Case each) {
         Density density = each.findings().density();
         List<Section> fitting = each.plain().fitting(each.brief());
@@ -179,7 +179,7 @@ class FindingsPropertyTest {
         }
     }
 
-    @Property(tries = 500, shrinking = ShrinkingMode.OFF)
+    @Property(tries = 250, shrinking = ShrinkingMode.OFF)
     void theOrderOfConditionsChangesOnlyTheDebits(@ForAll("cases") Case each, @ForAll Random random) {
         List<Condition> shuffled = new ArrayList<>(each.brief().conditions());
         Collections.shuffle(shuffled, random);
@@ -197,7 +197,7 @@ class FindingsPropertyTest {
                 .collect(Collectors.toMap(RunningAccount.Line::condition, RunningAccount.Line::onlyThis));
     }
 
-    @Property(tries = 500, shrinking = ShrinkingMode.OFF)
+    @Property(tries = 250, shrinking = ShrinkingMode.OFF)
     void addingAConditionNeverAddsASection(@ForAll("cases") Case each) {
         for (Condition condition : each.brief().conditions()) {
             assertThat(Findings.of(each.moment(), each.brief().without(condition.topic()))
@@ -206,7 +206,7 @@ class FindingsPropertyTest {
         }
     }
 
-    @Property(tries = 1000, shrinking = ShrinkingMode.OFF)
+    @Property(tries = 250, shrinking = ShrinkingMode.OFF)
     void aBriefReadsBackFromItsAddress(@ForAll("cases") Case each) {
         Map<String, List<String>> parameters = each.brief().parameters().entrySet().stream()
                 .collect(Collectors.toMap(Map.Entry::getKey, entry -> List.of(entry.getValue())));
@@ -220,7 +220,7 @@ class FindingsPropertyTest {
         return RandomPeople.of(KERNEL);
     }
 
-    @Property(tries = 300, shrinking = ShrinkingMode.OFF)
+    @Property(tries = 150, shrinking = ShrinkingMode.OFF)
     void changedSeatsShowInTheNextAnswer(@ForAll Random random, @ForAll("people") PlainPerson person) {
         Case each = new Case(
                 Schedules.alone(KERNEL),
@@ -253,7 +253,7 @@ class FindingsPropertyTest {
         assertThat(each.findings().valueCounts().of(Facet.STATUS)).isEqualTo(statuses);
     }
 
-    @Property(tries = 300, shrinking = ShrinkingMode.OFF)
+    @Property(tries = 150, shrinking = ShrinkingMode.OFF)
     void theFirstInAnOrderAreTheFirstOfAllSorted(@ForAll("cases") Case each, @ForAll Order order) {
         List<Section> fitting = each.findings().fitting();
 
@@ -266,7 +266,7 @@ class FindingsPropertyTest {
                 .isSortedAccordingTo(OrderTest.comparator(order, each.person()).thenComparing(fitting::indexOf));
     }
 
-    @Property(tries = 300, shrinking = ShrinkingMode.OFF)
+    @Property(tries = 150, shrinking = ShrinkingMode.OFF)
     void aNearMissFailsOneConditionAndItsOwnRemedyLetsItIn(@ForAll("cases") Case each) {
         List<NearMiss> misses = each.findings().nearMisses(Integer.MAX_VALUE, Wording.of(each.schedule()));
 

@@ -53,7 +53,7 @@ class QuickDenialTest {
         }
     }
 
-    @Property(tries = 4000, shrinking = ShrinkingMode.OFF)
+    @Property(tries = 2000, shrinking = ShrinkingMode.OFF)
     void neverGivesWhatIsDenied(
             @ForAll("denying") String no,
             @ForAll("joining") String joining,

@@ -102,7 +102,7 @@ class QuickFindTest {
         return FIND.suggest(text, 20).stream().map(QuickFind.Suggestion::label).toList();
     }
 
-    @Property(tries = 3000, shrinking = ShrinkingMode.OFF)
+    @Property(tries = 1500, shrinking = ShrinkingMode.OFF)
     void neverFails(@ForAll @StringLength(max = 400) String text) {
         check(text);
     }
@@ -115,7 +115,7 @@ class QuickFindTest {
     }
 
     /** Texts made of pieces that mean something, in any order, so that more of the reader is reached. */
-    @Property(tries = 3000, shrinking = ShrinkingMode.OFF)
+    @Property(tries = 1500, shrinking = ShrinkingMode.OFF)
     void neverFailsOnPiecesThatMeanSomething(@ForAll List<@From("words") String> words) {
         check(String.join(" ", words));
     }
