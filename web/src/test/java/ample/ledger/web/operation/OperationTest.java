@@ -11,16 +11,18 @@ import ample.ledger.web.LedgerInstance;
 import ch.qos.logback.classic.Level;
 import ch.qos.logback.classic.Logger;
 import ch.qos.logback.classic.spi.ILoggingEvent;
-import ch.qos.logback.core.read.ListAppender;
+import ch.qos.logback.core.AppenderBase;
 import java.io.IOException;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.CopyOnWriteArrayList;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -29,6 +31,7 @@ import org.slf4j.LoggerFactory;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.availability.AvailabilityChangeEvent;
 import org.springframework.boot.availability.ReadinessState;
+import org.springframework.boot.logging.logback.StructuredLogEncoder;
 import org.springframework.context.ConfigurableApplicationContext;
 
 /** Behind a proxy, with its secrets in files, a schema that somebody else has migrated, and a port for those who run it. */
@@ -154,9 +157,19 @@ class OperationTest {
     @Test
     void eachRequestHasANameInTheLogWhichSaysNothingOfWhoAsks() throws Exception {
         Logger access = (Logger) LoggerFactory.getLogger("access");
-        ListAppender<ILoggingEvent> lines = new ListAppender<>();
-        lines.start();
-        access.addAppender(lines);
+        StructuredLogEncoder json = new StructuredLogEncoder();
+        json.setFormat("ecs");
+        json.setContext(access.getLoggerContext());
+        json.start();
+        List<String> lines = new CopyOnWriteArrayList<>();
+        AppenderBase<ILoggingEvent> appender = new AppenderBase<>() {
+            @Override
+            protected void append(ILoggingEvent event) {
+                lines.add(new String(json.encode(event), StandardCharsets.UTF_8));
+            }
+        };
+        appender.start();
+        access.addAppender(appender);
         // Another instance that was started here since has set the level anew.
         access.setLevel(Level.INFO);
         try {
@@ -168,15 +181,16 @@ class OperationTest {
             String line = "";
             for (int i = 0; line.isEmpty() && i < 100; i++) {
                 Thread.sleep(50);
-                line = List.copyOf(lines.list).stream()
-                        .map(event -> String.valueOf(event.getKeyValuePairs()))
+                line = lines.stream()
                         .filter(pairs -> pairs.contains(name))
                         .findFirst()
                         .orElse("");
             }
-            assertThat(line).contains("/{term}/browse", "200").doesNotContain("tide", "192.0.2.9");
+            assertThat(line)
+                    .contains("\"path\":\"/{term}/browse\"", "\"status_code\":200")
+                    .doesNotContain("tide", "192.0.2.9");
         } finally {
-            access.detachAppender(lines);
+            access.detachAppender(appender);
         }
     }
 
