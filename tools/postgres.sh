@@ -4,6 +4,9 @@
 #   postgres.sh start FOLDER             make it if it is not there, start it, and write FOLDER/connection.env
 #   postgres.sh start FOLDER --throw-away   the same for data that nobody will miss: quicker, not safe against power cuts
 #   postgres.sh database FOLDER NAME     add another empty database to it
+#   postgres.sh copy FOLDER NEW          take a base backup while it runs; NEW can be started as a cluster of its own, on another port
+#   postgres.sh standby FOLDER NEW       the same, started as a standby; what FOLDER commits from then on is confirmed when NEW has it too
+#   postgres.sh promote NEW              let a standby become a primary
 #   postgres.sh stop FOLDER              stop it; the data stay
 #   postgres.sh destroy FOLDER           stop it and remove its data
 #
@@ -169,13 +172,54 @@ stop() {
   fi
 }
 
+# copy NEW [OPTIONS of pg_basebackup]: as the server keeps it, which confirms all that was committed before it began.
+copy() {
+  local new=$1 from=$folder from_port
+  shift
+  # shellcheck disable=SC1091
+  source "$folder/connection.env"
+  from_port=$LEDGER_DATABASE_PORT
+  local socket
+  data=$(readlink -f "$folder/data")
+  socket=$(socket_folder)
+  folder=$new
+  mkdir -p "$folder"
+  make_data_folder
+  data=$(readlink -f "$folder/data")
+  as_server chmod 700 "$data"
+  as_server "$bin/pg_basebackup" -h "$socket" -p "$from_port" -U postgres -D "$data" -X stream -c fast "$@" >"$folder/copy.log" 2>&1 \
+    || fail "no copy could be made; see $folder/copy.log"
+  # A copy waits for no standby: it has none.
+  as_server sed -i '/^synchronous_standby_names/d' "$data/postgresql.auto.conf"
+  port=$(choose_port '')
+  write_connection
+  folder=$from
+}
+
+standby() {
+  local new=$1 first=$folder
+  copy "$new" -R -C -S standby
+  folder=$new
+  start
+  folder=$first
+  # shellcheck disable=SC1091
+  source "$folder/connection.env"
+  port=$LEDGER_DATABASE_PORT data=$(readlink -f "$folder/data")
+  psql_super -d postgres -c "ALTER SYSTEM SET synchronous_standby_names = '*'" -c 'SELECT pg_reload_conf()' >/dev/null
+}
+
+promote() {
+  data=$(readlink -f "$folder/data")
+  as_server "$bin/pg_ctl" -D "$data" promote -w -t 60 >/dev/null || fail "the standby does not become a primary"
+}
+
 destroy() {
   stop
   [[ ! -e $folder/data ]] || rm -rf "$(readlink -f "$folder/data")"
   rm -rf "$folder"
 }
 
-[[ $# -ge 2 ]] || fail "usage: postgres.sh start|database|stop|destroy FOLDER [NAME]"
+[[ $# -ge 2 ]] || fail "usage: postgres.sh start|database|copy|standby|promote|stop|destroy FOLDER [NAME]"
 safety=
 [[ ${3:-} != --throw-away ]] || safety='-c fsync=off -c full_page_writes=off -c synchronous_commit=off'
 command=$1 bin=$(find_binaries)
@@ -183,6 +227,8 @@ mkdir -p "$(dirname "$2")"
 folder=$(readlink -m "$2")
 case $command in
   start) start ;;
+  copy | standby) "$command" "$(readlink -m "${3:?a folder for the copy}")" ;;
+  promote) promote ;;
   stop) stop ;;
   destroy) destroy ;;
   database)

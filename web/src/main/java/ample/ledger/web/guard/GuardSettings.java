@@ -18,6 +18,7 @@ import org.springframework.boot.context.properties.bind.DefaultValue;
  * @param uploads files sent by visitors, by address and minute
  * @param weaves weavings begun, by address and minute
  * @param streams streams of seats that are open at once, by address
+ * @param allStreams the same in all: pages that ask for more are told to ask again later
  * @param bodies requests with a body that are being sent at once, by address
  * @param bodyTime in which the whole of a visitor's request must have come
  * @param wholeLists lists on one page that are written at once, in all; 0 for half as many as there are processors
@@ -32,6 +33,7 @@ public record GuardSettings(
         @DefaultValue("30") int uploads,
         @DefaultValue("60") int weaves,
         @DefaultValue("200") int streams,
+        @DefaultValue("12000") int allStreams,
         @DefaultValue("32") int bodies,
         @DefaultValue("20s") Duration bodyTime,
         @DefaultValue("0") int wholeLists) {

@@ -72,7 +72,7 @@ class Warm implements ApplicationRunner {
             String term = "/" + posted.edition().term();
             mix.add(term + "/browse");
             mix.add(term + "/browse?days=only:mon,wed&from=09:00&seats=1");
-            mix.add(term + "/browse?sort=starts");
+            mix.add(term + "/browse?order=meeting");
             mix.add(term + "/find/preview?text=open+mon+after+noon");
             mix.add(term + "/week");
             posted.schedule().sections().stream().limit(3).forEach(section -> {
@@ -92,7 +92,7 @@ class Warm implements ApplicationRunner {
                                 .timeout(PATIENCE)
                                 .build(),
                         HttpResponse.BodyHandlers.discarding());
-                if (answer.statusCode() >= 500) {
+                if (answer.statusCode() != 200) {
                     LOG.warn("While it warmed up, a page was answered with {}", answer.statusCode());
                 }
             } catch (IOException unheard) {

@@ -44,14 +44,12 @@ class SeatStreams implements SmartLifecycle, MeterBinder {
     private static final Duration SILENCE = Duration.ofSeconds(15);
     private static final int SENDERS = 4;
 
-    /** More streams than this are not kept: pages then ask again later. */
-    private static final int MOST = 5_000;
-
     private final SeatChanges seatChanges;
     private final Places places;
     private final ApplicationEventPublisher events;
     private final Notices notices;
     private final int mostOfAddress;
+    private final int most;
     private final Set<Listener> listeners = ConcurrentHashMap.newKeySet();
     private final Map<String, Integer> byAddress = new ConcurrentHashMap<>();
 
@@ -79,6 +77,7 @@ class SeatStreams implements SmartLifecycle, MeterBinder {
         this.seatChanges = seatChanges;
         this.places = places;
         this.mostOfAddress = settings.streams();
+        this.most = settings.allStreams();
     }
 
     /** @param owner the student who looks; empty for others */
@@ -94,7 +93,7 @@ class SeatStreams implements SmartLifecycle, MeterBinder {
      */
     SseEmitter open(Place place, long since, String address, Optional<String> owner) {
         SseEmitter emitter = new SseEmitter(LONGEST.toMillis());
-        if (listeners.size() >= MOST || !running) {
+        if (listeners.size() >= most || !running) {
             emitter.complete();
             return emitter;
         }

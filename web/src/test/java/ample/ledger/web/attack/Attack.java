@@ -1,5 +1,6 @@
 package ample.ledger.web.attack;
 
+import ample.ledger.web.ServerProcess;
 import java.io.IOException;
 import java.net.Socket;
 import java.net.URI;
@@ -85,7 +86,8 @@ public final class Attack {
      */
     public static void main(String[] arguments) throws Exception {
         String only = arguments.length > 3 ? arguments[3] : "";
-        new Attack(URI.create(arguments[0]), new Attacked(arguments[1], Path.of(arguments[2])), only).all();
+        new Attack(URI.create(arguments[0]), new Attacked(new ServerProcess(arguments[1]), Path.of(arguments[2])), only)
+                .all();
     }
 
     private void all() throws Exception {

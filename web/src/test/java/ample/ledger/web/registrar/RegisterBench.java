@@ -27,7 +27,6 @@ import ample.ledger.core.schedule.Section;
 import java.io.IOException;
 import java.net.URI;
 import java.nio.file.Path;
-import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -181,9 +180,7 @@ public final class RegisterBench {
     }
 
     private Registrar registrar() {
-        return new HttpRegistrar(
-                new RegistrarSettings(address, key, Duration.ofSeconds(20), Duration.ofSeconds(2), false),
-                Clock.systemUTC());
+        return RegistrarAt.of(address, key);
     }
 
     /** A page that is posted, with the answers written on it, beside the same page when nothing is posted. */

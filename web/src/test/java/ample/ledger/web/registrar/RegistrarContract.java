@@ -14,7 +14,6 @@ import java.net.URI;
 import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Clock;
 import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
@@ -39,10 +38,7 @@ interface RegistrarContract {
     String key();
 
     default Registrar registrar() {
-        return new HttpRegistrar(
-                new RegistrarSettings(
-                        address().toString(), key(), Duration.ofSeconds(20), Duration.ofSeconds(2), false),
-                Clock.systemUTC());
+        return RegistrarAt.of(address().toString(), key());
     }
 
     @Test

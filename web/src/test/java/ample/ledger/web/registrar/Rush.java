@@ -21,8 +21,6 @@ import java.io.IOException;
 import java.net.URI;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Clock;
-import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
@@ -113,9 +111,7 @@ public final class Rush {
     }
 
     private Registrar registrar() {
-        return new HttpRegistrar(
-                new RegistrarSettings(address, key, Duration.ofSeconds(10), Duration.ofSeconds(2), false),
-                Clock.systemUTC());
+        return RegistrarAt.of(address, key);
     }
 
     private void moveClock(Opening opening) throws Exception {

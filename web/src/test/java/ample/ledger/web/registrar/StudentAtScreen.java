@@ -29,7 +29,7 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
 /** A student who uses the application's pages as a browser without scripts does: signs in, plans, submits, and reads what was answered. */
-final class StudentAtScreen {
+public final class StudentAtScreen {
 
     private static final Duration PATIENCE = Duration.ofSeconds(30);
     private static final Pattern FIELD = Pattern.compile("name=\"ask\" value=\"([^\"]*)\"");
@@ -44,12 +44,12 @@ final class StudentAtScreen {
     private final String term;
 
     /** @param term whose pages they use */
-    StudentAtScreen(URI root, String term) {
+    public StudentAtScreen(URI root, String term) {
         this.root = root;
         this.term = term;
     }
 
-    void signIn(String student) throws IOException, InterruptedException {
+    public void signIn(String student) throws IOException, InterruptedException {
         SignIn.by(browser, root, student, "/" + term + "/ready");
     }
 
@@ -101,7 +101,7 @@ final class StudentAtScreen {
      * @param back the page that the answers are written on
      * @return that page
      */
-    String submit(String id, List<Request> requests, String back) throws IOException, InterruptedException {
+    public String submit(String id, List<Request> requests, String back) throws IOException, InterruptedException {
         String form = requests.stream()
                 .map(request -> "&ask=" + encode(token(request)))
                 .collect(Collectors.joining());
@@ -109,7 +109,7 @@ final class StudentAtScreen {
     }
 
     /** What was answered to requests that were submitted under {@code id}, as My registration tells it; empty while it is not. */
-    Optional<List<Submission.Line>> answered(String id, List<Request> requests)
+    public Optional<List<Submission.Line>> answered(String id, List<Request> requests)
             throws IOException, InterruptedException {
         String page = get("/" + term + "/registration?submitted=" + id);
         int begins = page.indexOf("The registrar answered on");
