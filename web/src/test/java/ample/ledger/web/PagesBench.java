@@ -18,7 +18,7 @@ import java.util.regex.Pattern;
  */
 public final class PagesBench {
 
-    private static final List<String> BRIEFS = List.of(
+    static final List<String> BRIEFS = List.of(
             "",
             "?subject=glac",
             "?at=tidewall",

@@ -23,8 +23,8 @@ import java.util.concurrent.TimeUnit;
  */
 public final class StreamsBench {
 
-    private static final int AT_A_TIME = 200;
-    private static final long LISTENS_NANOS = TimeUnit.SECONDS.toNanos(40);
+    private static final int AT_A_TIME = 20;
+    private static final long LISTENS_NANOS = TimeUnit.SECONDS.toNanos(30);
 
     private final InetSocketAddress address;
     private final ServerProcess server;
@@ -55,11 +55,13 @@ public final class StreamsBench {
     }
 
     private void measure(int count, long empty) throws Exception {
-        while (open < count) {
+        int tries = open;
+        while (open < count && tries < 2 * count) {
             for (int i = 0; i < AT_A_TIME && open < count; i++) {
                 begin();
+                tries++;
             }
-            listen(TimeUnit.MILLISECONDS.toNanos(50));
+            listen(TimeUnit.MILLISECONDS.toNanos(100));
         }
         listen(TimeUnit.SECONDS.toNanos(3));
         heard.clear();
