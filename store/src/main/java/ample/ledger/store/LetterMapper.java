@@ -32,6 +32,10 @@ interface LetterMapper {
     @Options(flushCache = Options.FlushCachePolicy.TRUE)
     Optional<Row> next();
 
+    @Select("SELECT count(*) FROM letter WHERE state = 'waiting'")
+    @Options(flushCache = Options.FlushCachePolicy.TRUE)
+    int waiting();
+
     @Select(NoticeMapper.COLUMNS + " WHERE letter = #{id} ORDER BY id")
     List<NoticeMapper.Row> notices(String id);
 

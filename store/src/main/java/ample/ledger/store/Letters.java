@@ -48,6 +48,11 @@ public class Letters {
         LATER
     }
 
+    /** How many letters have not been handed over yet. */
+    public int waiting() {
+        return mapper.waiting();
+    }
+
     /**
      * Gathers what is due of one student.
      *

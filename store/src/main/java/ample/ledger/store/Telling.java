@@ -81,6 +81,11 @@ public class Telling {
         }));
     }
 
+    /** How many editions there are of which not everybody has been told whom they concern. */
+    public int editionsToTell() {
+        return mapper.editionsToTell();
+    }
+
     /**
      * Writes the notices that a day brings to some students, once for each day; to those whom something begins to concern on the day, at once.
      *

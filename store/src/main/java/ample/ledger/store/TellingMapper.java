@@ -27,6 +27,10 @@ interface TellingMapper {
     @Options(flushCache = Options.FlushCachePolicy.TRUE)
     Optional<Telling.EditionToTell> nextEdition();
 
+    @Select("SELECT count(*) FROM edition_to_tell")
+    @Options(flushCache = Options.FlushCachePolicy.TRUE)
+    int editionsToTell();
+
     @Update("UPDATE edition_to_tell SET told_to = #{owner} WHERE id = #{id}")
     void toldTo(@Param("id") long id, @Param("owner") String owner);
 

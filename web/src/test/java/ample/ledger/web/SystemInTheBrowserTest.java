@@ -150,11 +150,15 @@ class SystemInTheBrowserTest {
         page.locator("#account .strike").last().click();
         assertThat(page.locator("#total")).containsText(expected.size() + " sections");
         Set<String> seen = new LinkedHashSet<>();
-        page.waitForCondition(() -> {
-            seen.addAll(page.locator(".line .c-entry a").allTextContents());
-            page.evaluate("document.elementFromPoint(700, 400)?.closest('.line, .course') && window.scrollBy(0, 400)");
-            return seen.size() >= expected.size();
-        });
+        page.waitForCondition(
+                () -> {
+                    seen.addAll(page.locator(".line .c-entry a").allTextContents());
+                    page.evaluate(
+                            "document.elementFromPoint(700, 400)?.closest('.line, .course') && window.scrollBy(0, 400)");
+                    return seen.size() >= expected.size();
+                },
+                // Every step waits for lines from the server.
+                new Page.WaitForConditionOptions().setTimeout(90_000));
 
         assertThat(List.copyOf(seen)).isEqualTo(expected);
     }

@@ -136,7 +136,12 @@ class OperationTest {
         assertThat(ask(management.resolve("/actuator/health/readiness")).body()).contains("\"UP\"");
         assertThat(ask(management.resolve("/actuator/health/liveness")).body()).contains("\"UP\"");
         assertThat(ask(management.resolve("/actuator/prometheus")).body())
-                .contains("ledger_sections 113.0", "ledger_streams 0.0", "ledger_registrar_silence_seconds")
+                .contains(
+                        "ledger_sections 113.0",
+                        "ledger_streams 0.0",
+                        "ledger_registrar_silence_seconds",
+                        "ledger_letters_waiting",
+                        "ledger_editions_to_tell")
                 .contains("http_server_requests_seconds_count{");
         for (String secret : List.of("/actuator/env", "/actuator/beans", "/actuator/heapdump", "/autumn-2031/browse")) {
             assertThat(ask(management.resolve(secret)).statusCode()).isEqualTo(404);
