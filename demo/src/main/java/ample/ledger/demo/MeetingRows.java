@@ -3,6 +3,7 @@ package ample.ledger.demo;
 import ample.ledger.demo.Timetable.Placed;
 import ample.ledger.demo.Timetable.Room;
 import java.math.BigDecimal;
+import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -72,22 +73,17 @@ final class MeetingRows {
         LocalTime from = LocalTime.of(8, 30);
         LocalTime to = LocalTime.of(16, 30);
         if (timetable.take(person, saturday, from, to)) {
-            rows.add(
-                    "meetings",
+            LocalDate date = dice.of(term.saturdays());
+            named(
+                    rows,
                     entry,
                     9,
                     "field-day",
                     "once",
                     null,
-                    dice.of(term.saturdays()),
+                    date,
                     from,
                     to,
-                    null,
-                    null,
-                    null,
-                    "named",
-                    null,
-                    null,
                     dice.of(List.of(
                             "by bus from the gate",
                             "the old quarry",
@@ -95,5 +91,36 @@ final class MeetingRows {
                             "the market square",
                             "the weir")));
         }
+    }
+
+    /** A meeting on days of the week, or on one date, at a place that has a name and is no room. */
+    static void named(
+            Rows rows,
+            String entry,
+            int number,
+            String kind,
+            String pattern,
+            @Nullable String days,
+            @Nullable LocalDate date,
+            LocalTime starts,
+            LocalTime ends,
+            String place) {
+        rows.add(
+                "meetings",
+                entry,
+                number,
+                kind,
+                pattern,
+                days,
+                date,
+                starts,
+                ends,
+                null,
+                null,
+                null,
+                "named",
+                null,
+                null,
+                place);
     }
 }

@@ -4,7 +4,6 @@ import ample.ledger.core.exchange.BundleTables;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.time.LocalTime;
-import org.jspecify.annotations.Nullable;
 
 /** The wish rounds of Halvermere's autumn: courses of their own, whose sections nobody has a seat in yet. */
 final class WishRounds {
@@ -87,7 +86,7 @@ final class WishRounds {
             String place,
             String instructor) {
         section(entry, "RHET", "226", code, "seminar", "S", campus, "full-term", 24);
-        meeting(entry, 1, "seminar", "weekly", day, null, time(starts), time(ends), place);
+        MeetingRows.named(rows, entry, 1, "seminar", "weekly", day, null, time(starts), time(ends), place);
         rows.add("section_instructors", entry, instructor);
     }
 
@@ -201,7 +200,8 @@ final class WishRounds {
         section(entry, subject, number, code, "field-day", "G", campus, "first-half", capacity);
         int meeting = 1;
         for (int day : days) {
-            meeting(
+            MeetingRows.named(
+                    rows,
                     entry,
                     meeting++,
                     "field-day",
@@ -213,36 +213,6 @@ final class WishRounds {
                     place);
         }
         rows.add("section_instructors", entry, instructor);
-    }
-
-    /** On days of the week, or on one date. */
-    private void meeting(
-            String entry,
-            int number,
-            String kind,
-            String pattern,
-            @Nullable String days,
-            @Nullable LocalDate date,
-            LocalTime starts,
-            LocalTime ends,
-            String place) {
-        rows.add(
-                "meetings",
-                entry,
-                number,
-                kind,
-                pattern,
-                days,
-                date,
-                starts,
-                ends,
-                null,
-                null,
-                null,
-                "named",
-                null,
-                null,
-                place);
     }
 
     private void course(

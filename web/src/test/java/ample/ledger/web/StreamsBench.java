@@ -18,8 +18,8 @@ import java.util.Map;
 import java.util.concurrent.TimeUnit;
 
 /**
- * Holds as many streams of seats open as asked, and measures what that costs the application, and how long it takes until all of them have heard a word
- * that one has heard: {@code ./ledger bench streams}. The institution's students register meanwhile, so that there is something to say.
+ * Holds streams of seats open and measures two things: the memory that they take in the application, and the time from when the first of them hears a word
+ * until all have heard it. {@code ./ledger bench streams} runs it. Students register meanwhile, so that there is something to hear.
  */
 public final class StreamsBench {
 

@@ -53,7 +53,7 @@ final class JournalBook {
         return known;
     }
 
-    /** Notes that so many facts were written that were applied to the book. */
+    /** Counts facts that the book has already, and that the journal now has too. */
     void wrote(int facts) {
         known += facts;
     }

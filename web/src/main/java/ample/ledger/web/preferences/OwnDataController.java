@@ -43,7 +43,7 @@ class OwnDataController {
         return "preferences/kept";
     }
 
-    /** What there is, and nothing else. */
+    /** How much there is of what everybody may make, and of the rest only what there is. */
     private static List<String> words(Kept kept, JsonNode all) {
         List<String> words = new ArrayList<>();
         words.add(Words.count(kept.plans().plans().size(), "plan") + ", with the changes that can be taken back.");

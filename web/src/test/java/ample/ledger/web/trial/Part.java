@@ -13,7 +13,7 @@ final class Part {
             | meanwhile | pages read | lost | median, 95th percentile, ms | plans changed | put off first | longest, s | registrations | put off first | longest, s | streams ended | open again after, s |
             |---|---|---|---|---|---|---|---|---|---|---|---|""";
 
-    /** Of pages that were lost, so many are told about. */
+    /** Only the first pages that are lost are printed: what loses one loses many. */
     private static final int SHOWN = 3;
 
     private final String name;
