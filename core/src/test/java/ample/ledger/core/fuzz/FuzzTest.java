@@ -59,7 +59,7 @@ class FuzzTest {
                         "-artifact_prefix=" + KEPT.resolve(target) + "/",
                         "-max_total_time=" + SECONDS,
                         "-max_len=100000",
-                        "-timeout=20",
+                        "-timeout=100",
                         // Linux hands the parent's peak down to the child, so the heap is what is bounded.
                         "-rss_limit_mb=0",
                         corpus.toString(),
