@@ -5,9 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ample.ledger.core.exchange.ScheduleBundle;
 import ample.ledger.core.fixtures.Schedules;
+import ample.ledger.web.Axe;
 import ample.ledger.web.InChromium;
 import ample.ledger.web.RunningLedger;
-import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
@@ -46,19 +46,19 @@ class DeskInTheBrowserTest {
         assertThat(page.getByRole(AriaRole.ALERT)).containsText("do not go together");
         signIn(page, "neap tide");
         assertThat(page).hasURL(ledger.root() + "/desk");
-        lawful(page);
+        Axe.assertNoViolations(Axe.on(page));
 
         upload(page, kernel("broken.zip", Map.of("sections.csv", "lecture=lecure", "meetings.csv", "09:30=29:30")));
         assertThat(page.locator("h1")).hasText("2 faults in broken.zip");
         assertThat(page.locator("tbody")).containsText("It must be one of: lecture");
-        lawful(page);
+        Axe.assertNoViolations(Axe.on(page));
         page.getByText("Discard it").click();
         assertThat(page.getByRole(AriaRole.STATUS)).containsText("Nothing has changed");
 
         upload(page, kernel("warned.zip", Map.of("section_instructors.csv", "40108,vantreight=40108,okonjo-reyes")));
         assertThat(page.locator("h1")).hasText("Autumn 2031 of Halvermere");
         assertThat(page.locator(".account")).containsText("113");
-        lawful(page);
+        Axe.assertNoViolations(Axe.on(page));
         post(page, "The first");
         assertThat(page.getByRole(AriaRole.STATUS)).hasText("Edition 1 is posted and current.");
 
@@ -68,7 +68,7 @@ class DeskInTheBrowserTest {
         assertThat(page.getByRole(AriaRole.STATUS)).hasText("Edition 2 is posted and current.");
         assertThat(page.locator("td[data-lead=By]").first()).hasText("desk");
         assertThat(page.locator("tbody tr").first()).containsText("Titles");
-        lawful(page);
+        Axe.assertNoViolations(Axe.on(page));
         Download bundle = page.waitForDownload(
                 () -> page.getByLabel("Edition 2 as a bundle").click());
         ScheduleBundle out = ScheduleBundle.read(bundle.path());
@@ -136,11 +136,6 @@ class DeskInTheBrowserTest {
     private static void post(Page page, String note) {
         page.getByLabel("Note for this edition").fill(note);
         page.getByText("Post this edition").click();
-    }
-
-    private static void lawful(Page page) {
-        assertThat(new AxeBuilder(page).setLegacyMode(true).analyze().getViolations())
-                .isEmpty();
     }
 
     /** The kernel as a zip, in a term of its own, with the first "this" of a file replaced: "this=that". */
