@@ -3,6 +3,13 @@ package ample.ledger.standin.sign;
 import ample.ledger.standin.StandinSettings;
 import ample.ledger.standin.people.People;
 import ample.ledger.standin.people.People.Somebody;
+import com.nimbusds.jose.JOSEException;
+import com.nimbusds.jose.jwk.Curve;
+import com.nimbusds.jose.jwk.JWKSet;
+import com.nimbusds.jose.jwk.gen.ECKeyGenerator;
+import com.nimbusds.jose.jwk.source.ImmutableJWKSet;
+import com.nimbusds.jose.jwk.source.JWKSource;
+import com.nimbusds.jose.proc.SecurityContext;
 import java.time.Duration;
 import java.util.List;
 import java.util.Locale;
@@ -26,6 +33,7 @@ import org.springframework.security.oauth2.core.AuthorizationGrantType;
 import org.springframework.security.oauth2.core.ClientAuthenticationMethod;
 import org.springframework.security.oauth2.core.oidc.OidcScopes;
 import org.springframework.security.oauth2.core.oidc.endpoint.OidcParameterNames;
+import org.springframework.security.oauth2.jose.jws.SignatureAlgorithm;
 import org.springframework.security.oauth2.server.authorization.client.InMemoryRegisteredClientRepository;
 import org.springframework.security.oauth2.server.authorization.client.RegisteredClient;
 import org.springframework.security.oauth2.server.authorization.client.RegisteredClientRepository;
@@ -48,17 +56,25 @@ class SignOnConfiguration {
     /** Below what a real sign-on takes: everybody of the demo has one password, which its documents tell. */
     private static final int STRENGTH = 6;
 
+    /** By elliptic curves: a key for RSA takes seconds of each start. */
+    private static final SignatureAlgorithm SIGNS_BY = SignatureAlgorithm.ES256;
+
     @Bean
     @Order(1)
     SecurityFilterChain protocol(HttpSecurity http) throws Exception {
         return http.oauth2AuthorizationServer(server -> {
                     http.securityMatcher(server.getEndpointsMatcher());
                     server.oidc(oidc -> oidc.logoutEndpoint(logout ->
-                            logout.authenticationProviders(providers -> providers.forEach(provider -> {
-                                if (provider instanceof OidcLogoutAuthenticationProvider out) {
-                                    out.setAuthenticationValidator(goesBackToAProgramOfOurs());
-                                }
-                            }))));
+                                    logout.authenticationProviders(providers -> providers.forEach(provider -> {
+                                        if (provider instanceof OidcLogoutAuthenticationProvider out) {
+                                            out.setAuthenticationValidator(goesBackToAProgramOfOurs());
+                                        }
+                                    })))
+                            .providerConfigurationEndpoint(description -> description.providerConfigurationCustomizer(
+                                    says -> says.idTokenSigningAlgorithms(algorithms -> {
+                                        algorithms.clear();
+                                        algorithms.add(SIGNS_BY.getName());
+                                    }))));
                 })
                 .authorizeHttpRequests(requests -> requests.anyRequest().authenticated())
                 .exceptionHandling(refused -> refused.defaultAuthenticationEntryPointFor(
@@ -122,8 +138,16 @@ class SignOnConfiguration {
                 // The application has sessions of its own; its sign-out names this token hours later.
                 .tokenSettings(TokenSettings.builder()
                         .authorizationCodeTimeToLive(Duration.ofMinutes(1))
+                        .idTokenSignatureAlgorithm(SIGNS_BY)
                         .build())
                 .build());
+    }
+
+    @Bean
+    JWKSource<SecurityContext> keys() throws JOSEException {
+        return new ImmutableJWKSet<>(new JWKSet(new ECKeyGenerator(Curve.P_256)
+                .keyID(UUID.randomUUID().toString())
+                .generate()));
     }
 
     @Bean
@@ -155,6 +179,7 @@ class SignOnConfiguration {
     @Bean
     OAuth2TokenCustomizer<JwtEncodingContext> whoSomebodyIs(People people) {
         return context -> {
+            context.getJwsHeader().algorithm(SIGNS_BY);
             if (OidcParameterNames.ID_TOKEN.equals(context.getTokenType().getValue())) {
                 Optional<Authentication> who = Optional.ofNullable(context.getPrincipal());
                 who.map(Authentication::getName)

@@ -2,10 +2,14 @@ package ample.ledger.web.sign;
 
 import java.net.http.HttpClient;
 import java.time.Duration;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -22,6 +26,7 @@ import org.springframework.security.oauth2.client.registration.ClientRegistratio
 import org.springframework.security.oauth2.client.registration.ClientRegistrations;
 import org.springframework.security.oauth2.core.DelegatingOAuth2TokenValidator;
 import org.springframework.security.oauth2.core.http.converter.OAuth2AccessTokenResponseHttpMessageConverter;
+import org.springframework.security.oauth2.jose.jws.SignatureAlgorithm;
 import org.springframework.security.oauth2.jwt.JwtDecoder;
 import org.springframework.security.oauth2.jwt.JwtDecoderFactory;
 import org.springframework.security.oauth2.jwt.JwtTimestampValidator;
@@ -40,6 +45,9 @@ class Provider implements JwtDecoderFactory<ClientRegistration> {
     static final String ID = "institution";
 
     private static final Logger LOG = LoggerFactory.getLogger(Provider.class);
+    /** What a description of a provider calls the algorithms. */
+    private static final String SIGNS_BY = "id_token_signing_alg_values_supported";
+
     private static final Duration PATIENCE = Duration.ofSeconds(3);
 
     private final SignInSettings settings;
@@ -115,11 +123,25 @@ class Provider implements JwtDecoderFactory<ClientRegistration> {
         return decoders.computeIfAbsent(
                 String.valueOf(registration.getProviderDetails().getJwkSetUri()), keys -> {
                     NimbusJwtDecoder decoder = NimbusJwtDecoder.withJwkSetUri(keys)
+                            .jwsAlgorithms(all -> all.addAll(signsBy(registration)))
                             .restOperations(new RestTemplate(requests))
                             .build();
                     decoder.setJwtValidator(new DelegatingOAuth2TokenValidator<>(
                             List.of(new JwtTimestampValidator(), new OidcIdTokenValidator(registration))));
                     return decoder;
                 });
+    }
+
+    /** The algorithms that it says it signs by, those alone in which it has a key of its own that nobody else knows; RSA with SHA-256 where it says none. */
+    private static Set<SignatureAlgorithm> signsBy(ClientRegistration registration) {
+        Object named =
+                registration.getProviderDetails().getConfigurationMetadata().get(SIGNS_BY);
+        Set<SignatureAlgorithm> algorithms = named instanceof Collection<?> names
+                ? names.stream()
+                        .map(name -> SignatureAlgorithm.from(String.valueOf(name)))
+                        .filter(Objects::nonNull)
+                        .collect(Collectors.toSet())
+                : Set.of();
+        return algorithms.isEmpty() ? Set.of(SignatureAlgorithm.RS256) : algorithms;
     }
 }

@@ -56,6 +56,7 @@ class ProviderFaultsTest {
         FOR_ANOTHER_PROGRAM(claims -> claims.audience("another"), "not-trusted"),
         OF_ANOTHER_SIGN_IN(claims -> claims.claim("nonce", "another"), "not-trusted"),
         SIGNED_BY_ANOTHER(claims -> claims, "not-trusted"),
+        SIGNED_AS_IT_DOES_NOT_SAY(claims -> claims, "not-trusted"),
         WITHOUT_A_NAME(claims -> claims.subject(null), "not-trusted"),
         WITHOUT_A_ROLE(claims -> claims.claim("roles", null), "nobody"),
         OF_NO_ROLE_OF_OURS(claims -> claims.claim("roles", "gardener"), "nobody"),
@@ -156,7 +157,10 @@ class ProviderFaultsTest {
                 .claim("nonce", nonce)
                 .claim("roles", List.of("student"));
         SignedJWT jwt = new SignedJWT(
-                new JWSHeader.Builder(JWSAlgorithm.RS256).keyID("one").build(),
+                new JWSHeader.Builder(
+                                fault == Fault.SIGNED_AS_IT_DOES_NOT_SAY ? JWSAlgorithm.RS512 : JWSAlgorithm.RS256)
+                        .keyID("one")
+                        .build(),
                 fault.change.apply(claims).build());
         jwt.sign(new RSASSASigner(fault == Fault.SIGNED_BY_ANOTHER ? foreign : key));
         return jwt.serialize();
