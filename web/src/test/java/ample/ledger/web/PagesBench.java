@@ -3,6 +3,7 @@ package ample.ledger.web;
 import ample.ledger.core.fixtures.StolenTime;
 import java.io.IOException;
 import java.net.URI;
+import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.util.ArrayList;
@@ -57,14 +58,7 @@ public final class PagesBench {
 
     private void measure(String root) throws IOException, InterruptedException {
         String term = root + "/autumn-2031/";
-        String list = requests.client()
-                .send(request(root + "/lists/v1/autumn-2031/sections.csv"), HttpResponse.BodyHandlers.ofString())
-                .body();
-        List<String> sheets = Pattern.compile("(?m)^[0-9]+")
-                .matcher(list)
-                .results()
-                .map(line -> term + "section/" + line.group())
-                .toList();
+        List<String> sheets = sheets(requests.client(), root);
         System.out.printf(
                 "%n%,d sections posted; %d requests a second, %d s each%n%n",
                 sheets.size(), SteadyRequests.A_SECOND, SteadyRequests.SECONDS);
@@ -73,6 +67,17 @@ public final class PagesBench {
         pages("a guest", term, sheets);
         SignIn.by(requests.client(), URI.create(root), STUDENT, "/");
         pages("a student", term, sheets);
+    }
+
+    /** The addresses of all sheets of the demo's term. */
+    static List<String> sheets(HttpClient client, String root) throws IOException, InterruptedException {
+        HttpRequest list = HttpRequest.newBuilder(URI.create(root + "/lists/v1/autumn-2031/sections.csv"))
+                .build();
+        return Pattern.compile("(?m)^[0-9]+")
+                .matcher(client.send(list, HttpResponse.BodyHandlers.ofString()).body())
+                .results()
+                .map(line -> root + "/autumn-2031/section/" + line.group())
+                .toList();
     }
 
     private void pages(String who, String term, List<String> sheets) throws IOException, InterruptedException {
@@ -129,9 +134,5 @@ public final class PagesBench {
                                 .POST(HttpRequest.BodyPublishers.ofString(form))
                                 .build(),
                         HttpResponse.BodyHandlers.discarding());
-    }
-
-    private static HttpRequest request(String address) {
-        return HttpRequest.newBuilder(URI.create(address)).build();
     }
 }

@@ -1,5 +1,7 @@
 package ample.ledger.web.operation;
 
+import ample.ledger.core.schedule.Course;
+import ample.ledger.core.schedule.Section;
 import ample.ledger.web.term.Terms;
 import java.io.IOException;
 import java.net.URI;
@@ -8,7 +10,15 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
+import java.util.Locale;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.concurrent.atomic.AtomicInteger;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.ApplicationArguments;
@@ -27,11 +37,27 @@ class Warm implements ApplicationRunner {
 
     private static final Logger LOG = LoggerFactory.getLogger(Warm.class);
 
-    /** Of the time of the round before: less gain than this twice in a row is none. */
-    private static final double FASTER = 0.95;
+    /** Of what the best round answered: less gain than this is none. */
+    private static final double MORE = 1.05;
 
-    private static final int REQUESTS_OF_A_ROUND = 60;
+    /** So many rounds in a row without gain: one alone may be held up by the compilers, or by something else on the machine. */
+    private static final int ENOUGH = 3;
+
+    private static final Duration ROUND = Duration.ofSeconds(4);
     private static final Duration PATIENCE = Duration.ofSeconds(20);
+
+    /** Of each term, so many sections are looked at, from everywhere in it: their pages differ. */
+    private static final int SECTIONS = 40;
+
+    /** What students look for; a subject is one of the term's. */
+    private static final List<String> BRIEFS = List.of(
+            "",
+            "?subject=%s",
+            "?days=only:mon,wed&from=09:00&seats=1",
+            "?subject=%s&level=2",
+            "?days=only:tue,thu",
+            "?from=10:00&to=16:00",
+            "?order=meeting");
 
     private final Terms terms;
     private final OperationSettings settings;
@@ -53,16 +79,40 @@ class Warm implements ApplicationRunner {
         }
         long end = System.nanoTime() + settings.warm().toNanos();
         URI root = URI.create("http://%s:%s".formatted(host, environment.getProperty("local.server.port", "8080")));
-        HttpClient client = HttpClient.newHttpClient();
-        List<String> mix = mix();
-        long best = Long.MAX_VALUE;
-        int rounds = 0;
-        for (int without = 0; without < 2 && System.nanoTime() < end; rounds++) {
-            long took = round(client, root, mix, end);
-            without = took < best * FASTER ? 0 : without + 1;
-            best = Math.min(best, took);
+        Asker asker = new Asker(HttpClient.newHttpClient(), root, mix(), new AtomicInteger());
+        // As many as may be answered at once for one address.
+        int atOnce = Math.max(2, Runtime.getRuntime().availableProcessors());
+        ExecutorService threads = Executors.newFixedThreadPool(atOnce);
+        try {
+            int best = 0;
+            int rounds = 0;
+            for (int without = 0; without < ENOUGH && System.nanoTime() < end; rounds++) {
+                int answered = round(threads, atOnce, asker, Math.min(end, System.nanoTime() + ROUND.toNanos()));
+                without = answered > best * MORE ? 0 : without + 1;
+                best = Math.max(best, answered);
+            }
+            LOG.info(
+                    "Warm after {} rounds of its own requests: {} a second",
+                    rounds,
+                    best / Math.max(1, ROUND.toSeconds()));
+        } catch (InterruptedException ending) {
+            Thread.currentThread().interrupt();
+        } catch (ExecutionException failed) {
+            LOG.warn("It could not warm up", failed);
+        } finally {
+            threads.shutdownNow();
         }
-        LOG.info("Warm after {} rounds of its own requests", rounds);
+    }
+
+    /** How many were answered until then. */
+    private static int round(ExecutorService threads, int atOnce, Asker asker, long until)
+            throws InterruptedException, ExecutionException {
+        int answered = 0;
+        Callable<Integer> asking = () -> asker.ask(until);
+        for (Future<Integer> one : threads.invokeAll(Collections.nCopies(atOnce, asking))) {
+            answered += one.get();
+        }
+        return answered;
     }
 
     /** What students ask for, as they do: Browse most, then sheets, courses and their week. */
@@ -70,38 +120,49 @@ class Warm implements ApplicationRunner {
         List<String> mix = new ArrayList<>();
         terms.all().forEach(posted -> {
             String term = "/" + posted.edition().term();
-            mix.add(term + "/browse");
-            mix.add(term + "/browse?days=only:mon,wed&from=09:00&seats=1");
-            mix.add(term + "/browse?order=meeting");
-            mix.add(term + "/find/preview?text=open+mon+after+noon");
-            mix.add(term + "/week");
-            posted.schedule().sections().stream().limit(3).forEach(section -> {
-                mix.add(term + "/section/" + section.entry());
-                mix.add(term + "/course/" + section.course().code().toString().replace(' ', '-'));
-            });
+            List<Section> sections = posted.schedule().sections();
+            int step = Math.max(1, sections.size() / SECTIONS);
+            for (int i = 0; i < sections.size(); i += step) {
+                Course course = sections.get(i).course();
+                String subject = course.code().subject().toLowerCase(Locale.ROOT);
+                BRIEFS.forEach(brief -> mix.add(term + "/browse" + brief.formatted(subject)));
+                mix.add(term + "/section/" + sections.get(i).entry());
+                mix.add(term + "/course/" + course.code().toString().replace(' ', '-'));
+                mix.add(term + "/find/preview?text=open+mon+after+noon");
+                mix.add(term + "/week");
+            }
         });
         return mix;
     }
 
-    private long round(HttpClient client, URI root, List<String> mix, long end) {
-        long begun = System.nanoTime();
-        for (int i = 0; i < REQUESTS_OF_A_ROUND && System.nanoTime() < end; i++) {
-            try {
-                HttpResponse<Void> answer = client.send(
-                        HttpRequest.newBuilder(root.resolve(mix.get(i % mix.size())))
-                                .timeout(PATIENCE)
-                                .build(),
-                        HttpResponse.BodyHandlers.discarding());
-                if (answer.statusCode() != 200) {
-                    LOG.warn("While it warmed up, a page was answered with {}", answer.statusCode());
+    /**
+     * Asks for one page after the other.
+     *
+     * @param next which of the mix, of all threads together
+     */
+    private record Asker(HttpClient client, URI root, List<String> mix, AtomicInteger next) {
+
+        /** How many pages came until then. */
+        int ask(long until) throws InterruptedException {
+            int answered = 0;
+            while (System.nanoTime() < until) {
+                String path = mix.get(Math.floorMod(next.getAndIncrement(), mix.size()));
+                try {
+                    HttpRequest request = HttpRequest.newBuilder(root.resolve(path))
+                            .timeout(PATIENCE)
+                            .build();
+                    int status = client.send(request, HttpResponse.BodyHandlers.discarding())
+                            .statusCode();
+                    if (status == 200) {
+                        answered++;
+                    } else {
+                        LOG.warn("While it warmed up, {} was answered with {}", path, status);
+                    }
+                } catch (IOException unheard) {
+                    LOG.warn("While it warmed up, {} was not answered: {}", path, unheard.toString());
                 }
-            } catch (IOException unheard) {
-                LOG.warn("While it warmed up, a page was not answered: {}", unheard.toString());
-            } catch (InterruptedException ending) {
-                Thread.currentThread().interrupt();
-                return System.nanoTime() - begun;
             }
+            return answered;
         }
-        return System.nanoTime() - begun;
     }
 }
