@@ -12,6 +12,8 @@ import ample.ledger.core.exchange.TableBuilder;
 import ample.ledger.core.exchange.TableSchema;
 import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.TermCode;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.lang.ref.SoftReference;
@@ -40,6 +42,10 @@ public class Editions {
 
     /** What was posted here, until somebody reads it or memory is short: it need not be read and assembled again. */
     private final Map<Long, SoftReference<Schedule>> justPosted = new ConcurrentHashMap<>();
+
+    /** Those that somebody has, and those that are being read: telling of an edition reads the same two as showing it. */
+    private final Cache<Long, Schedule> inUse =
+            Caffeine.newBuilder().weakValues().build();
 
     Editions(EditionMapper mapper, TellingMapper telling, DataSource dataSource, TransactionTemplate transaction) {
         this.mapper = mapper;
@@ -154,11 +160,13 @@ public class Editions {
         });
     }
 
-    /** The schedule that the edition states. */
+    /** The schedule that the edition states: one, however many ask for it at the same time. */
     public Schedule schedule(Edition edition) {
-        SoftReference<Schedule> posted = justPosted.remove(edition.id());
-        Schedule known = posted == null ? null : posted.get();
-        return known == null ? ScheduleBundle.scheduleOf(tables(edition)) : known;
+        return inUse.get(edition.id(), id -> {
+            SoftReference<Schedule> posted = justPosted.remove(id);
+            Schedule known = posted == null ? null : posted.get();
+            return known == null ? ScheduleBundle.scheduleOf(tables(edition)) : known;
+        });
     }
 
     private void lock(TermCode term) {

@@ -1,5 +1,9 @@
 package ample.ledger.web;
 
+import com.sun.net.httpserver.HttpServer;
+import java.io.IOException;
+import java.net.InetAddress;
+import java.net.InetSocketAddress;
 import java.util.List;
 import java.util.Locale;
 
@@ -14,8 +18,9 @@ public final class WarmBench {
     private WarmBench() {}
 
     /** @param arguments where the application answers, and in words how it was started */
-    public static void main(String[] arguments) {
+    public static void main(String[] arguments) throws IOException {
         SteadyRequests requests = new SteadyRequests();
+        warmUp(requests);
         List<String> addresses = PagesBench.BRIEFS.stream()
                 .map(brief -> arguments[0] + "/autumn-2031/browse" + brief)
                 .toList();
@@ -28,5 +33,17 @@ public final class WarmBench {
         }
         System.out.printf("| %s, median, ms |%s%n", arguments[1], medians);
         System.out.printf("| %s, 95th percentile, ms |%s%n", arguments[1], late);
+    }
+
+    /** Who asks has to be warm too: it asks a server of its own for nothing. */
+    private static void warmUp(SteadyRequests requests) throws IOException {
+        HttpServer nothing = HttpServer.create(new InetSocketAddress(InetAddress.getLoopbackAddress(), 0), 0);
+        nothing.createContext("/", exchange -> {
+            exchange.sendResponseHeaders(200, -1);
+            exchange.close();
+        });
+        nothing.start();
+        requests.ask(List.of("http://127.0.0.1:" + nothing.getAddress().getPort() + "/"));
+        nothing.stop(0);
     }
 }

@@ -131,10 +131,6 @@ public record Load(
     /** Of {@code week}, sections that are waited for giving no credit (common practice, no source) but taking their time. */
     public static Load of(PlannedWeek week, WeekForm form) {
         List<Attendance> attended = held(week);
-        List<OfTerm> terms = week.posted().ofSeason(week.plan().season()).stream()
-                .map(schedule -> ofTerm(schedule, week))
-                .filter(term -> !term.lines().isEmpty())
-                .toList();
         Days held = attended.stream()
                 .flatMap(attendance -> attendance.stays().stream())
                 .filter(stay -> !stay.exam())
@@ -146,7 +142,7 @@ public record Load(
                 .map(Stay::time)
                 .toList();
         return new Load(
-                terms,
+                terms(week),
                 weeks(week, form),
                 form,
                 form.workdays().minus(held),
@@ -157,6 +153,14 @@ public record Load(
                         .filter(Attendance::leads)
                         .filter(lead -> workload(lead, week).isMoreThanAWeekHolds())
                         .toList());
+    }
+
+    /** The credits alone, which are there in less time: the terms of the season in which something is attended, in their order. */
+    public static List<OfTerm> terms(PlannedWeek week) {
+        return week.posted().ofSeason(week.plan().season()).stream()
+                .map(schedule -> ofTerm(schedule, week))
+                .filter(term -> !term.lines().isEmpty())
+                .toList();
     }
 
     /** The heaviest week; empty where nothing is attended. */

@@ -199,7 +199,7 @@ public final class Obstacles {
     }
 
     private Stream<Obstacle> overLoads() {
-        return Load.of(week).terms().stream()
+        return Load.terms(week).stream()
                 .filter(Load.OfTerm::isOverLoad)
                 .map(term -> new Obstacle.OverLoad(
                         term.schedule().term(), term.credits(), term.overLoad().orElseThrow()));

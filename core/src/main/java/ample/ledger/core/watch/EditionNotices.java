@@ -22,7 +22,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Two editions compared for one student: what of the difference concerns them, and what it does to their week. Safe for many threads.
@@ -57,8 +59,10 @@ public final class EditionNotices {
     /** What this student is to be told, in the order of the schedule; empty where nothing concerns them. */
     public List<EditionNotice> of(Recipient who) {
         Map<EntryNumber, Set<Why>> why = why(who);
-        List<Section> concerned =
-                touched.stream().filter(section -> concerns(section, why, who)).toList();
+        Map<Watched, List<Watch>> watches = who.watches().stream().collect(Collectors.groupingBy(Watch::about));
+        List<Section> concerned = touched.stream()
+                .filter(section -> concerns(section, why, watches))
+                .toList();
         List<EditionNotice> notices = new ArrayList<>();
         if (!concerned.isEmpty()) {
             Weeks weeks = weeks(who);
@@ -93,9 +97,20 @@ public final class EditionNotices {
         return new Obstacles.Student(who.home(), schedule.term(), who.record());
     }
 
-    private boolean concerns(Section section, Map<EntryNumber, Set<Why>> why, Recipient who) {
+    /** Asked for every section that is different: the watches are not gone through each time. */
+    private boolean concerns(Section section, Map<EntryNumber, Set<Why>> why, Map<Watched, List<Watch>> watches) {
         return why.containsKey(section.entry()) && !isMerelyNew(section)
-                || who.watches().stream().anyMatch(watch -> isAbout(watch, section) && tells(watch, section));
+                || !watches.isEmpty()
+                        && (tells(watches.get(new Watched.OfSection(correction.term(), section.entry())), section)
+                                || tells(
+                                        watches.get(new Watched.OfCourse(
+                                                correction.term(),
+                                                section.course().code())),
+                                        section));
+    }
+
+    private boolean tells(@Nullable List<Watch> watches, Section section) {
+        return watches != null && watches.stream().anyMatch(watch -> tells(watch, section));
     }
 
     private boolean isMerelyNew(Section section) {
@@ -124,17 +139,6 @@ public final class EditionNotices {
                 .flatMap(entry -> EntryNumber.parse(entry.number()).stream())
                 .forEach(entry -> why.computeIfAbsent(entry, absent -> EnumSet.noneOf(Why.class))
                         .add(one));
-    }
-
-    private boolean isAbout(Watch watch, Section section) {
-        if (!watch.about().term().equals(correction.term())) {
-            return false;
-        }
-        if (watch.about() instanceof Watched.OfSection one) {
-            return one.entry().equals(section.entry());
-        }
-        return watch.about() instanceof Watched.OfCourse course
-                && course.course().equals(section.course().code());
     }
 
     private boolean tells(Watch watch, Section section) {

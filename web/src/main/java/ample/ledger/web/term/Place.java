@@ -56,6 +56,11 @@ public record Place(
                 example(terms.get(0).schedule()));
     }
 
+    /** The same of these terms, which differ from its own in what is known of earlier editions at most. */
+    Place showing(List<PostedTerm> posted) {
+        return terms.equals(posted) ? this : new Place(path, name, posted, vocabulary, quickFind, days, example);
+    }
+
     /** By a subject, a level and a day that there are: "glac 1xx wed after noon open". */
     private static String example(Schedule schedule) {
         String courses = schedule.sections().stream()

@@ -1,5 +1,6 @@
 package ample.ledger.web.term;
 
+import ample.ledger.core.browse.index.TermIndex;
 import ample.ledger.core.browse.quick.QuickPlaces;
 import ample.ledger.core.plan.PostedSchedules;
 import ample.ledger.core.reading.RegistrationPeriod;
@@ -16,7 +17,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
@@ -29,13 +32,51 @@ public class Places {
 
     private final Terms terms;
     private final Clock clock;
-    private final Map<TermCode, Place> ofTerms = new ConcurrentHashMap<>();
-    private final Map<SeasonCode, Place> ofSeasons = new ConcurrentHashMap<>();
+
+    /** By path, as they were asked for last. */
+    private final Map<String, Place> asked = new ConcurrentHashMap<>();
+
+    /** By path, of terms that are about to be shown. */
+    private final Map<String, Place> prepared = new ConcurrentHashMap<>();
+
     private volatile @Nullable Together together;
 
     Places(Terms terms, Clock clock) {
         this.terms = terms;
         this.clock = clock;
+        terms.beforeItIsShown(this::prepare);
+    }
+
+    /** Works out what a request would have to wait for: the words to find by take a second for 20,000 sections. */
+    private void prepare(PostedTerm posted) {
+        List<PostedTerm> alone = List.of(posted);
+        String path = posted.edition().term().text();
+        prepared.put(path, known(path, alone).orElseGet(() -> Place.of(posted)));
+        SeasonCode season = posted.schedule().term().season().code();
+        if (asked.containsKey(SEASON + season)) {
+            List<PostedTerm> together = ofSeason(season, terms.allWith(posted));
+            prepared.put(
+                    SEASON + season,
+                    known(SEASON + season, together).orElseGet(() -> Place.ofSeason(season, together)));
+        }
+    }
+
+    /** What has been worked out of exactly these terms. */
+    private Optional<Place> known(String path, List<PostedTerm> posted) {
+        List<TermIndex> indexes = posted.stream().map(PostedTerm::index).toList();
+        return Stream.of(asked, prepared)
+                .flatMap(places -> Optional.ofNullable(places.get(path)).stream())
+                .filter(place -> place.indexes().equals(indexes))
+                .map(place -> place.showing(posted))
+                .findFirst();
+    }
+
+    /** Who asks at the same time waits, and does not work out the same. */
+    private Place ask(String path, List<PostedTerm> posted, Supplier<Place> make) {
+        Place last = asked.get(path);
+        return last != null && last.terms().equals(posted)
+                ? last
+                : asked.compute(path, (same, before) -> known(path, posted).orElseGet(make));
     }
 
     /**
@@ -45,9 +86,7 @@ public class Places {
      */
     public Place place(TermCode code) {
         PostedTerm posted = terms.get(code);
-        return ofTerms.compute(
-                code,
-                (same, known) -> known != null && known.terms().equals(List.of(posted)) ? known : Place.of(posted));
+        return ask(code.text(), List.of(posted), () -> Place.of(posted));
     }
 
     /**
@@ -56,13 +95,11 @@ public class Places {
      * @throws UnknownTermException when nothing is posted for it
      */
     public Place season(SeasonCode code) {
-        List<PostedTerm> posted = ofSeason(code);
+        List<PostedTerm> posted = ofSeason(code, terms.all());
         if (posted.isEmpty()) {
             throw new UnknownTermException(code.text());
         }
-        return ofSeasons.compute(
-                code,
-                (same, known) -> known != null && known.terms().equals(posted) ? known : Place.ofSeason(code, posted));
+        return ask(SEASON + code, posted, () -> Place.ofSeason(code, posted));
     }
 
     /**
@@ -100,8 +137,8 @@ public class Places {
                 .filter(found -> !found.place().path().equals(place.path()));
     }
 
-    private List<PostedTerm> ofSeason(SeasonCode code) {
-        return terms.all().stream()
+    private static List<PostedTerm> ofSeason(SeasonCode code, List<PostedTerm> terms) {
+        return terms.stream()
                 .filter(posted -> posted.schedule().term().season().code().equals(code))
                 .toList();
     }

@@ -15,7 +15,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.function.Consumer;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
@@ -34,6 +37,7 @@ public class Terms {
     private final Clock clock;
     private final EditionComparisons comparisons;
     private final Map<TermCode, PostedTerm> latest = new ConcurrentHashMap<>();
+    private final List<Consumer<PostedTerm>> preparing = new CopyOnWriteArrayList<>();
 
     /** As they were posted, each by itself; for {@link #refresh} alone. */
     private final Map<TermCode, Posted> asPosted = new HashMap<>();
@@ -47,10 +51,27 @@ public class Terms {
         this.clock = clock;
     }
 
+    /** Has {@code work} done on each term before it can be asked for: what requests need of it is then there for the first of them. */
+    void beforeItIsShown(Consumer<PostedTerm> work) {
+        preparing.add(work);
+    }
+
     /** All terms posted, by their first day, then by code. */
     public List<PostedTerm> all() {
-        return latest.values().stream()
-                .sorted(Comparator.comparing((PostedTerm posted) ->
+        return inOrder(latest.values().stream());
+    }
+
+    /** The same once {@code next} is among them. */
+    List<PostedTerm> allWith(PostedTerm next) {
+        return inOrder(Stream.concat(
+                Stream.of(next),
+                latest.values().stream()
+                        .filter(posted ->
+                                !posted.edition().term().equals(next.edition().term()))));
+    }
+
+    private static List<PostedTerm> inOrder(Stream<PostedTerm> terms) {
+        return terms.sorted(Comparator.comparing((PostedTerm posted) ->
                                 posted.schedule().term().dates().first())
                         .thenComparing(posted -> posted.edition().term()))
                 .toList();
@@ -85,7 +106,9 @@ public class Terms {
         asPosted.forEach((term, posted) -> {
             Schedule schedule = posted.schedule().among(all);
             if (!isFresh(latest.get(term), posted.edition(), schedule)) {
-                latest.put(term, load(posted.edition(), schedule));
+                PostedTerm loaded = load(posted.edition(), schedule);
+                preparing.forEach(work -> work.accept(loaded));
+                latest.put(term, loaded);
             }
         });
         latest.keySet().retainAll(terms);
@@ -100,6 +123,7 @@ public class Terms {
                         posted.index(),
                         posted.courses(),
                         Optional.of(comparisons.upTo(posted.edition(), posted.schedule())));
+                preparing.forEach(work -> work.accept(compared));
                 latest.replace(posted.edition().term(), posted, compared);
             }
         }

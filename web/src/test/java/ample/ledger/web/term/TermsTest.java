@@ -10,6 +10,7 @@ import static org.mockito.Mockito.times;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
+import ample.ledger.core.browse.quick.QuickFind;
 import ample.ledger.core.calendar.ClockStyle;
 import ample.ledger.core.calendar.DateRange;
 import ample.ledger.core.calendar.TermCalendar;
@@ -24,6 +25,7 @@ import java.time.Clock;
 import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.BeforeEach;
@@ -60,6 +62,29 @@ class TermsTest {
         terms.refresh();
 
         assertThat(terms.get(new TermCode("autumn-2031")).edition().number()).isEqualTo(2);
+    }
+
+    /** Else the first who ask for a new edition wait for a second. */
+    @Test
+    void whatIsFoundByIsWorkedOutBeforeATermIsShownAndOnceForEachEdition() {
+        TermCode autumn = new TermCode("autumn-2031");
+        Places places = new Places(terms, clock);
+        List<Integer> shownMeanwhile = new ArrayList<>();
+        terms.beforeItIsShown(
+                posted -> shownMeanwhile.add(terms.get(autumn).edition().number()));
+        QuickFind first = places.place(autumn).quickFind();
+        current(2);
+        when(editions.history(autumn)).thenReturn(List.of(edition(2), edition(1)));
+        terms.refresh();
+        QuickFind next = places.place(autumn).quickFind();
+        terms.compareEditions();
+
+        assertThat(shownMeanwhile).first().isEqualTo(1);
+        assertThat(next).isNotSameAs(first);
+        assertThat(places.place(autumn).quickFind())
+                .as("with what the editions changed")
+                .isSameAs(next);
+        assertThat(places.place(autumn).terms()).containsExactly(terms.get(autumn));
     }
 
     /** Seats are held until a day, so they are counted anew when the institution's clocks pass midnight. */
