@@ -43,10 +43,10 @@ class FirstViewInTheBrowserTest {
                 await new Promise(requestAnimationFrame);
               }
             };
-            /** Until what has come is drawn, however long the machine takes for that. */
+            /** Until what has come is drawn, however long the machine takes for that: a busy one brings even the first part in pieces. */
             window.drawn = async () => {
               let known = -1;
-              for (let same = 0; same < 5; await frames(1)) {
+              for (let same = 0; same < 20; await frames(1)) {
                 const now = document.getElementsByTagName("*").length;
                 same = now === known ? same + 1 : 0;
                 known = now;
