@@ -32,6 +32,9 @@ class HostileRequestsTest {
     private static final String PLAN_HEAD =
             "{\"format\":\"ample-ledger-plan\",\"version\":1,\"name\":\"A\",\"season\":\"autumn-2031\",\"busy\":[";
 
+    private static final String STREAM =
+            "GET /autumn-2031/seats HTTP/1.1\r\nHost: 127.0.0.1\r\nAccept: text/event-stream\r\n\r\n";
+
     private static TestDatabase database;
     private static LedgerInstance ledger;
 
@@ -44,6 +47,7 @@ class HostileRequestsTest {
                 "--ledger.limits.visits=40",
                 "--ledger.limits.uploads=60",
                 "--ledger.limits.streams=5",
+                "--ledger.limits.all-streams=7",
                 "--ledger.limits.bodies=8",
                 "--ledger.limits.body-time=2s",
                 "--ledger.limits.whole-lists=1");
@@ -187,8 +191,7 @@ class HostileRequestsTest {
         List<Socket> open = new ArrayList<>();
         try {
             for (int i = 0; i < 5; i++) {
-                open.add(send(
-                        "GET /autumn-2031/seats HTTP/1.1\r\nHost: 127.0.0.1\r\nAccept: text/event-stream\r\n\r\n"));
+                open.add(send(STREAM));
                 assertThat(new String(open.get(i).getInputStream().readNBytes(12), StandardCharsets.US_ASCII))
                         .isEqualTo("HTTP/1.1 200");
             }
@@ -200,6 +203,18 @@ class HostileRequestsTest {
                                     HttpResponse.BodyHandlers.ofString())
                             .statusCode())
                     .isEqualTo(429);
+            // Of another address, on the same machine.
+            InetAddress other = InetAddress.getByName("127.0.0.2");
+            for (int i = 0; i < 2; i++) {
+                open.add(send(STREAM, other));
+                assertThat(new String(open.get(5 + i).getInputStream().readNBytes(12), StandardCharsets.US_ASCII))
+                        .isEqualTo("HTTP/1.1 200");
+            }
+            open.add(send(STREAM.replace("\r\n\r\n", "\r\nConnection: close\r\n\r\n"), other));
+            assertThat(new String(open.get(7).getInputStream().readAllBytes(), StandardCharsets.US_ASCII))
+                    .as("beyond seven of all it ends at once, and says nothing")
+                    .startsWith("HTTP/1.1 200")
+                    .doesNotContain("data:");
         } finally {
             for (Socket socket : open) {
                 socket.close();
@@ -246,8 +261,12 @@ class HostileRequestsTest {
     }
 
     private static Socket send(String request) throws Exception {
+        return send(request, InetAddress.getLoopbackAddress());
+    }
+
+    private static Socket send(String request, InetAddress from) throws Exception {
         Socket socket =
-                new Socket(InetAddress.getLoopbackAddress(), ledger.root().getPort());
+                new Socket(InetAddress.getLoopbackAddress(), ledger.root().getPort(), from, 0);
         socket.setSoTimeout(20_000);
         socket.getOutputStream().write(request.getBytes(StandardCharsets.US_ASCII));
         socket.getOutputStream().flush();
