@@ -18,9 +18,12 @@ import ample.ledger.web.term.Terms;
 import ample.ledger.web.visit.Visit;
 import ample.ledger.web.visit.Visits;
 import ample.ledger.web.words.Words;
+import io.micrometer.core.instrument.MeterRegistry;
+import io.micrometer.core.instrument.Timer;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -38,10 +41,14 @@ class BrowseController {
     private final SeatChanges seatChanges;
     private final Head head;
     private final Places places;
-
     private final Visits visits;
+    private final Timer finding;
 
-    BrowseController(Terms terms, SeatChanges seatChanges, Head head, Places places, Visits visits) {
+    BrowseController(
+            Terms terms, SeatChanges seatChanges, Head head, Places places, Visits visits, MeterRegistry measures) {
+        this.finding = Timer.builder("ledger.finding")
+                .description("How long it takes to find what fits a brief")
+                .register(measures);
         this.visits = visits;
         this.terms = terms;
         this.seatChanges = seatChanges;
@@ -76,7 +83,7 @@ class BrowseController {
         head.put(model, request, place, addresses.brief(), addresses.seen(view));
         model.addAttribute(
                 "page",
-                new BrowsePages(place, addresses, visit)
+                found(place, addresses, visit)
                         .page(
                                 new BrowsePage.SeatsSeen(
                                         Words.clock(places.now(place)), "/" + place.path() + "/seats", lastSeatChange),
@@ -87,6 +94,10 @@ class BrowseController {
                                         : QuickWording.heard(
                                                 place, place.quickFind().read(view.heard()), preferences)));
         return view.whole() ? "browse/whole" : "browse/page";
+    }
+
+    private BrowsePages found(Place place, Addressing addresses, Visit visit) {
+        return Objects.requireNonNull(finding.record(() -> new BrowsePages(place, addresses, visit)));
     }
 
     private BrowseAsk ask(HttpServletRequest request, Place place, Preferences preferences) {
@@ -103,8 +114,7 @@ class BrowseController {
             @ModelAttribute(name = "preferences", binding = false) Preferences preferences,
             HttpServletRequest request,
             Model model) {
-        BrowsePages pages =
-                new BrowsePages(place, BrowseAsk.of(request, place).addresses(), visits.of(request, preferences));
+        BrowsePages pages = found(place, BrowseAsk.of(request, place).addresses(), visits.of(request, preferences));
         model.addAttribute("leaf", pages.leaf());
         model.addAttribute("ground", pages.ground());
         return "browse/list :: leaf";

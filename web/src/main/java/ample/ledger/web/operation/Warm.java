@@ -46,7 +46,7 @@ class Warm implements ApplicationRunner {
     private static final Duration ROUND = Duration.ofSeconds(4);
     private static final Duration PATIENCE = Duration.ofSeconds(20);
 
-    /** Of each term, so many sections are looked at, from everywhere in it: their pages differ. */
+    /** How many sections of a term it looks at. They are spread over the term, since pages of one subject are alike. */
     private static final int SECTIONS = 40;
 
     /** What students look for; a subject is one of the term's. */

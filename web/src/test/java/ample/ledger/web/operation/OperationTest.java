@@ -138,6 +138,7 @@ class OperationTest {
         assertThat(ask(management.resolve("/actuator/prometheus")).body())
                 .contains(
                         "ledger_sections 113.0",
+                        "ledger_finding_seconds_count",
                         "ledger_streams 0.0",
                         "ledger_registrar_silence_seconds",
                         "ledger_letters_waiting",
