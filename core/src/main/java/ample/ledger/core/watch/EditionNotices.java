@@ -9,6 +9,7 @@ import ample.ledger.core.plan.PlannedWeek;
 import ample.ledger.core.plan.PostedSchedules;
 import ample.ledger.core.plan.Swap;
 import ample.ledger.core.registrar.Entry;
+import ample.ledger.core.schedule.CourseCode;
 import ample.ledger.core.schedule.EntryNumber;
 import ample.ledger.core.schedule.Place;
 import ample.ledger.core.schedule.Schedule;
@@ -20,11 +21,12 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.NavigableSet;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
+import java.util.TreeSet;
 import java.util.stream.Stream;
-import org.jspecify.annotations.Nullable;
 
 /**
  * Two editions compared for one student: what of the difference concerns them, and what it does to their week. Safe for many threads.
@@ -38,8 +40,11 @@ public final class EditionNotices {
     private final PostedSchedules before;
     private final PostedSchedules now;
 
-    /** All that is different: what has changed in the order of the schedule, then what is no longer posted. */
+    /** All that is different, and where: what has changed in the order of the schedule, then what is no longer posted. */
     private final List<Section> touched;
+
+    private final Map<EntryNumber, Integer> byEntry = new HashMap<>();
+    private final Map<CourseCode, List<Integer>> byCourse = new HashMap<>();
 
     /**
      * @param before the schedules of all terms with the edition before
@@ -54,15 +59,18 @@ public final class EditionNotices {
                                 .filter(section -> correction.changes().containsKey(section.entry())),
                         correction.removed().values().stream())
                 .toList();
+        for (int at = 0; at < touched.size(); at++) {
+            Section section = touched.get(at);
+            byEntry.put(section.entry(), at);
+            byCourse.computeIfAbsent(section.course().code(), absent -> new ArrayList<>())
+                    .add(at);
+        }
     }
 
     /** What this student is to be told, in the order of the schedule; empty where nothing concerns them. */
     public List<EditionNotice> of(Recipient who) {
         Map<EntryNumber, Set<Why>> why = why(who);
-        Map<Watched, List<Watch>> watches = who.watches().stream().collect(Collectors.groupingBy(Watch::about));
-        List<Section> concerned = touched.stream()
-                .filter(section -> concerns(section, why, watches))
-                .toList();
+        List<Section> concerned = concerned(why.keySet(), who.watches());
         List<EditionNotice> notices = new ArrayList<>();
         if (!concerned.isEmpty()) {
             Weeks weeks = weeks(who);
@@ -97,20 +105,32 @@ public final class EditionNotices {
         return new Obstacles.Student(who.home(), schedule.term(), who.record());
     }
 
-    /** Asked for every section that is different: the watches are not gone through each time. */
-    private boolean concerns(Section section, Map<EntryNumber, Set<Why>> why, Map<Watched, List<Watch>> watches) {
-        return why.containsKey(section.entry()) && !isMerelyNew(section)
-                || !watches.isEmpty()
-                        && (tells(watches.get(new Watched.OfSection(correction.term(), section.entry())), section)
-                                || tells(
-                                        watches.get(new Watched.OfCourse(
-                                                correction.term(),
-                                                section.course().code())),
-                                        section));
+    /** What concerns a student is looked up in what is different, not the other way round: a student has few sections, and an edition many changes. */
+    private List<Section> concerned(Set<EntryNumber> own, List<Watch> watches) {
+        NavigableSet<Integer> places = new TreeSet<>();
+        own.stream()
+                .map(byEntry::get)
+                .filter(Objects::nonNull)
+                .filter(at -> !isMerelyNew(touched.get(at)))
+                .forEach(places::add);
+        for (Watch watch : watches) {
+            watchedPlaces(watch.about())
+                    .filter(at -> tells(watch, touched.get(at)))
+                    .forEach(places::add);
+        }
+        return places.stream().map(touched::get).toList();
     }
 
-    private boolean tells(@Nullable List<Watch> watches, Section section) {
-        return watches != null && watches.stream().anyMatch(watch -> tells(watch, section));
+    private Stream<Integer> watchedPlaces(Watched watched) {
+        if (!watched.term().equals(correction.term())) {
+            return Stream.empty();
+        }
+        if (watched instanceof Watched.OfSection section) {
+            return Stream.ofNullable(byEntry.get(section.entry()));
+        }
+        return watched instanceof Watched.OfCourse course
+                ? byCourse.getOrDefault(course.course(), List.of()).stream()
+                : Stream.empty();
     }
 
     private boolean isMerelyNew(Section section) {
