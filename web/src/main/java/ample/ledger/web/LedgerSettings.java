@@ -2,9 +2,11 @@ package ample.ledger.web;
 
 import java.time.Duration;
 import java.time.Instant;
+import org.hibernate.validator.constraints.time.DurationMin;
 import org.jspecify.annotations.Nullable;
 import org.springframework.boot.context.properties.ConfigurationProperties;
 import org.springframework.boot.context.properties.bind.DefaultValue;
+import org.springframework.validation.annotation.Validated;
 
 /**
  * What the application is told to do when it starts. Each of them is left out unless it is wanted.
@@ -18,11 +20,12 @@ import org.springframework.boot.context.properties.bind.DefaultValue;
  * @param live for development, the folder of templates and scripts to read anew at each request; empty for those of the build
  */
 @ConfigurationProperties("ledger")
+@Validated
 public record LedgerSettings(
         @DefaultValue("") String post,
         @DefaultValue("false") boolean check,
         @DefaultValue("") String note,
         @DefaultValue("") String demo,
         @Nullable Instant clock,
-        @DefaultValue("250ms") Duration patience,
+        @DurationMin(millis = 1) @DefaultValue("250ms") Duration patience,
         @DefaultValue("") String live) {}

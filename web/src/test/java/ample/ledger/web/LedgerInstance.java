@@ -51,6 +51,11 @@ public record LedgerInstance(ConfigurableApplicationContext context, URI root) i
                 // A busy machine is neither a database nor a registrar that is away.
                 "--ledger.patience=2s",
                 "--ledger.registrar.patience=10s",
+                // Tests are quicker than people.
+                "--ledger.limits.changes=100000",
+                "--ledger.limits.account.changes=100000",
+                "--ledger.limits.account.uploads=100000",
+                "--ledger.limits.account.weaves=100000",
                 "--spring.datasource.hikari.connection-timeout=20000",
                 "--spring.datasource.hikari.data-source-properties.connectTimeout=20",
                 "--spring.datasource.hikari.data-source-properties.loginTimeout=20",

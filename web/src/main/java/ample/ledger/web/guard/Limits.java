@@ -8,26 +8,31 @@ import jakarta.servlet.http.HttpServletRequest;
 import java.time.Duration;
 import java.util.EnumMap;
 import java.util.Map;
-import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
-/** How often an address may do what costs much: at once as often as in a minute, and then as often as it is given back. */
+/**
+ * How often an address, and an account, may do what costs much: at once as often as in a minute, and then as often as it is
+ * given back. Who has not signed in counts by the address alone.
+ */
 @Component
 public class Limits {
 
-    /** An address that has been quiet for so long has all its tries back. */
+    /** Who has been quiet for so long has all tries back. */
     private static final Duration FORGOTTEN = Duration.ofMinutes(10);
 
-    private static final int MOST_ADDRESSES = 50_000;
+    private static final int MOST_REMEMBERED = 50_000;
 
-    private final Map<Act, LoadingCache<String, Bucket>> buckets = new EnumMap<>(Act.class);
+    private final Map<Act, LoadingCache<String, Bucket>> byAddress = new EnumMap<>(Act.class);
+    private final Map<Act, LoadingCache<String, Bucket>> byAccount = new EnumMap<>(Act.class);
 
     /** What is counted. */
     public enum Act {
-        VISIT("Too many new visitors come from your address at once."),
-        SIGN_IN("Somebody at your address has tried to sign in too often."),
-        UPLOAD("Too many files come from your address at once."),
-        WEAVE("Too many weeks are being woven for your address.");
+        VISIT("Too many new visitors come from your %s at once."),
+        SIGN_IN("Somebody at your %s has tried to sign in too often."),
+        UPLOAD("Too many files come from your %s at once."),
+        WEAVE("Too many weeks are being woven for your %s."),
+        CHANGE("Too many changes come from your %s at once.");
 
         private final String sentence;
 
@@ -37,32 +42,45 @@ public class Limits {
     }
 
     Limits(GuardSettings settings) {
-        buckets.put(Act.VISIT, aMinute(settings.visits()));
-        buckets.put(Act.SIGN_IN, aMinute(settings.signIns()));
-        buckets.put(Act.UPLOAD, aMinute(settings.uploads()));
-        buckets.put(Act.WEAVE, aMinute(settings.weaves()));
+        byAddress.put(Act.VISIT, aMinute(settings.visits()));
+        byAddress.put(Act.SIGN_IN, aMinute(settings.signIns()));
+        byAddress.put(Act.UPLOAD, aMinute(settings.uploads()));
+        byAddress.put(Act.WEAVE, aMinute(settings.weaves()));
+        byAddress.put(Act.CHANGE, aMinute(settings.changes()));
+        byAccount.put(Act.UPLOAD, aMinute(settings.account().uploads()));
+        byAccount.put(Act.WEAVE, aMinute(settings.account().weaves()));
+        byAccount.put(Act.CHANGE, aMinute(settings.account().changes()));
     }
 
     private static LoadingCache<String, Bucket> aMinute(int often) {
         return Caffeine.newBuilder()
                 .expireAfterAccess(FORGOTTEN)
-                .maximumSize(MOST_ADDRESSES)
-                .build(address -> Bucket.builder()
+                .maximumSize(MOST_REMEMBERED)
+                .build(who -> Bucket.builder()
                         .addLimit(limit -> limit.capacity(often).refillGreedy(often, Duration.ofMinutes(1)))
                         .build());
     }
 
     /**
-     * Counts one.
+     * Counts one, of the account first: one student who asks too often does not use up what others at the address may.
      *
      * @throws TooManyException when that is one too many
      */
     public void count(Act act, HttpServletRequest request) {
-        ConsumptionProbe probe = Objects.requireNonNull(buckets.get(act))
-                .get(ClientAddress.of(request))
-                .tryConsumeAndReturnRemaining(1);
+        String account = request.getRemoteUser();
+        if (account != null) {
+            count(act, byAccount.get(act), "account", account);
+        }
+        count(act, byAddress.get(act), "address", ClientAddress.of(request));
+    }
+
+    private static void count(Act act, @Nullable LoadingCache<String, Bucket> buckets, String what, String who) {
+        if (buckets == null) {
+            return;
+        }
+        ConsumptionProbe probe = buckets.get(who).tryConsumeAndReturnRemaining(1);
         if (!probe.isConsumed()) {
-            throw new TooManyException(act.sentence, Duration.ofNanos(probe.getNanosToWaitForRefill()));
+            throw new TooManyException(act.sentence.formatted(what), Duration.ofNanos(probe.getNanosToWaitForRefill()));
         }
     }
 }

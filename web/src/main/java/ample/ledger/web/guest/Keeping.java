@@ -143,6 +143,7 @@ public class Keeping {
     }
 
     private Kept changing(HttpServletRequest request, UnaryOperator<Kept> change) {
+        limits.count(Limits.Act.CHANGE, request);
         boolean begun = ownerToBe(request);
         String owner = owner(request).orElseThrow();
         record Done(Kept before, Kept after) {}

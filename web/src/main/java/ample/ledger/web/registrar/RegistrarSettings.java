@@ -1,8 +1,11 @@
 package ample.ledger.web.registrar;
 
+import jakarta.validation.constraints.Pattern;
 import java.time.Duration;
+import org.hibernate.validator.constraints.time.DurationMin;
 import org.springframework.boot.context.properties.ConfigurationProperties;
 import org.springframework.boot.context.properties.bind.DefaultValue;
+import org.springframework.validation.annotation.Validated;
 
 /**
  * How the institution's registrar is asked.
@@ -14,9 +17,15 @@ import org.springframework.boot.context.properties.bind.DefaultValue;
  * @param followClock whether its clock is this application's too; for the demo
  */
 @ConfigurationProperties("ledger.registrar")
+@Validated
 record RegistrarSettings(
-        @DefaultValue("") String address,
+        @Pattern(
+                regexp = "|https?://.*[^/]",
+                message = "an address begins with https:// or http://, and does not end with a slash")
+        @DefaultValue("")
+        String address,
+
         @DefaultValue("") String key,
-        @DefaultValue("1s") Duration patience,
-        @DefaultValue("2s") Duration fresh,
+        @DurationMin(millis = 1) @DefaultValue("1s") Duration patience,
+        @DurationMin(millis = 0) @DefaultValue("2s") Duration fresh,
         @DefaultValue("false") boolean followClock) {}

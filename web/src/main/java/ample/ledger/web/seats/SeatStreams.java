@@ -49,9 +49,11 @@ class SeatStreams implements SmartLifecycle, MeterBinder {
     private final ApplicationEventPublisher events;
     private final Notices notices;
     private final int mostOfAddress;
+    private final int mostOfAccount;
     private final int most;
     private final Set<Listener> listeners = ConcurrentHashMap.newKeySet();
     private final Map<String, Integer> byAddress = new ConcurrentHashMap<>();
+    private final Map<String, Integer> byAccount = new ConcurrentHashMap<>();
 
     /** How many unseen notices each page was told of last. */
     private final Map<Listener, Integer> told = new ConcurrentHashMap<>();
@@ -77,6 +79,7 @@ class SeatStreams implements SmartLifecycle, MeterBinder {
         this.seatChanges = seatChanges;
         this.places = places;
         this.mostOfAddress = settings.streams();
+        this.mostOfAccount = settings.account().streams();
         this.most = settings.allStreams();
     }
 
@@ -88,8 +91,8 @@ class SeatStreams implements SmartLifecycle, MeterBinder {
      *
      * @param since the number of the last change that the page knows of
      * @param address of who asks; one address holds only so many
-     * @param owner the student who asks; empty for others
-     * @throws TooManyException when it holds as many already
+     * @param owner the student who asks, who holds only so many too; empty for others
+     * @throws TooManyException when one of them holds as many already
      */
     SseEmitter open(Place place, long since, String address, Optional<String> owner) {
         SseEmitter emitter = new SseEmitter(LONGEST.toMillis());
@@ -108,22 +111,29 @@ class SeatStreams implements SmartLifecycle, MeterBinder {
     }
 
     private void add(Listener listener) {
-        if (byAddress.merge(listener.address(), 1, Integer::sum) > mostOfAddress) {
-            leave(listener.address());
-            throw new TooManyException(
-                    "Too many open pages at your address; this one is not kept up to date.", Duration.ofSeconds(15));
-        }
         listeners.add(listener);
+        boolean addressFull = byAddress.merge(listener.address(), 1, Integer::sum) > mostOfAddress;
+        boolean accountFull = listener.owner()
+                .filter(owner -> byAccount.merge(owner, 1, Integer::sum) > mostOfAccount)
+                .isPresent();
+        if (addressFull || accountFull) {
+            remove(listener);
+            throw new TooManyException(
+                    "Too many open pages %s; this one is not kept up to date."
+                            .formatted(accountFull ? "of your account" : "at your address"),
+                    Duration.ofSeconds(15));
+        }
     }
 
     private void remove(Listener listener) {
         if (listeners.remove(listener)) {
-            leave(listener.address());
+            leave(byAddress, listener.address());
+            listener.owner().ifPresent(owner -> leave(byAccount, owner));
         }
     }
 
-    private void leave(String address) {
-        byAddress.computeIfPresent(address, (same, count) -> count == 1 ? null : count - 1);
+    private static void leave(Map<String, Integer> counts, String who) {
+        counts.computeIfPresent(who, (same, count) -> count == 1 ? null : count - 1);
     }
 
     /** How many streams are open. */

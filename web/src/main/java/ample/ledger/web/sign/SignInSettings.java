@@ -1,11 +1,16 @@
 package ample.ledger.web.sign;
 
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotEmpty;
+import jakarta.validation.constraints.Pattern;
 import java.net.URI;
 import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
+import org.hibernate.validator.constraints.time.DurationMin;
 import org.springframework.boot.context.properties.ConfigurationProperties;
 import org.springframework.boot.context.properties.bind.DefaultValue;
+import org.springframework.validation.annotation.Validated;
 
 /**
  * By whom people are signed in, as what, and for how long.
@@ -25,20 +30,23 @@ import org.springframework.boot.context.properties.bind.DefaultValue;
  * @param deskLongest the same of the desk
  */
 @ConfigurationProperties("ledger.sign-in")
+@Validated
 record SignInSettings(
-        @DefaultValue("") String issuer,
-        @DefaultValue("ample-ledger") String clientId,
+        @Pattern(regexp = "|https?://.+", message = "an address begins with https:// or http://") @DefaultValue("")
+        String issuer,
+
+        @NotBlank @DefaultValue("ample-ledger") String clientId,
         @DefaultValue("") String clientSecret,
-        @DefaultValue("openid") List<String> scopes,
-        @DefaultValue("sub") String nameClaim,
-        @DefaultValue("roles") String rolesClaim,
+        @NotEmpty @DefaultValue("openid") List<String> scopes,
+        @NotBlank @DefaultValue("sub") String nameClaim,
+        @NotBlank @DefaultValue("roles") String rolesClaim,
         @DefaultValue("student") String student,
         @DefaultValue("adviser") String adviser,
         @DefaultValue("desk") String desk,
-        @DefaultValue("8h") Duration studentIdle,
-        @DefaultValue("12h") Duration studentLongest,
-        @DefaultValue("30m") Duration deskIdle,
-        @DefaultValue("8h") Duration deskLongest) {
+        @DurationMin(minutes = 1) @DefaultValue("8h") Duration studentIdle,
+        @DurationMin(minutes = 1) @DefaultValue("12h") Duration studentLongest,
+        @DurationMin(minutes = 1) @DefaultValue("30m") Duration deskIdle,
+        @DurationMin(minutes = 1) @DefaultValue("8h") Duration deskLongest) {
 
     boolean open() {
         return !issuer.isBlank();

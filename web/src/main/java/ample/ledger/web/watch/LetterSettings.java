@@ -1,7 +1,10 @@
 package ample.ledger.web.watch;
 
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.Pattern;
 import org.springframework.boot.context.properties.ConfigurationProperties;
 import org.springframework.boot.context.properties.bind.DefaultValue;
+import org.springframework.validation.annotation.Validated;
 
 /**
  * Letters; the mail server is named by {@code spring.mail}. Without one none are sent.
@@ -10,8 +13,13 @@ import org.springframework.boot.context.properties.bind.DefaultValue;
  * @param root where readers reach this application, without a slash at the end
  */
 @ConfigurationProperties("ledger.letters")
+@Validated
 record LetterSettings(
-        @DefaultValue("Ample Ledger <ledger@ledger.example>")
+        @NotBlank @DefaultValue("Ample Ledger <ledger@ledger.example>")
         String from,
 
-        @DefaultValue("http://127.0.0.1:8080") String root) {}
+        @Pattern(
+                regexp = "https?://.*[^/]",
+                message = "an address begins with https:// or http://, and does not end with a slash")
+        @DefaultValue("http://127.0.0.1:8080")
+        String root) {}

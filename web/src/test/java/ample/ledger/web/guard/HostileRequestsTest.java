@@ -6,6 +6,7 @@ import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.store.TestDatabase;
 import ample.ledger.web.LedgerInstance;
 import ample.ledger.web.LedgerInstance.Visitor;
+import java.io.Closeable;
 import java.net.InetAddress;
 import java.net.Socket;
 import java.net.http.HttpRequest;
@@ -50,7 +51,9 @@ class HostileRequestsTest {
                 "--ledger.limits.all-streams=7",
                 "--ledger.limits.bodies=8",
                 "--ledger.limits.body-time=2s",
-                "--ledger.limits.whole-lists=1");
+                "--ledger.limits.whole-lists=1",
+                "--ledger.limits.account.streams=2",
+                "--ledger.limits.account.changes=10");
     }
 
     @AfterAll
@@ -166,11 +169,12 @@ class HostileRequestsTest {
 
     @Test
     void whoLooksLeavesNothingBehindAndWhoComesNewTooOftenIsToldToWait() throws Exception {
+        long sessions = count("SELECT count(*) FROM ledger.spring_session");
         for (int i = 0; i < 60; i++) {
             assertThat(new Visitor(ledger.root()).get("/sign-in").headers().firstValue("Set-Cookie"))
                     .isEmpty();
         }
-        assertThat(count("SELECT count(*) FROM ledger.spring_session")).isZero();
+        assertThat(count("SELECT count(*) FROM ledger.spring_session")).isEqualTo(sessions);
 
         int refused = 0;
         for (int i = 0; i < 120; i++) {
@@ -186,40 +190,85 @@ class HostileRequestsTest {
     }
 
     @Test
-    void oneAddressHoldsOnlySomeStreams() throws Exception {
-        Visitor visitor = new Visitor(ledger.root());
-        List<Socket> open = new ArrayList<>();
+    void oneAccountAndOneAddressHoldOnlySomeStreams() throws Exception {
+        Visitor wren = new Visitor(ledger.root());
+        wren.signIn("wren");
+        List<Closeable> open = new ArrayList<>();
         try {
-            for (int i = 0; i < 5; i++) {
-                open.add(send(STREAM));
-                assertThat(new String(open.get(i).getInputStream().readNBytes(12), StandardCharsets.US_ASCII))
+            for (int i = 0; i < 2; i++) {
+                open.add(stream(wren, HttpResponse.BodyHandlers.ofInputStream()).body());
+            }
+            assertRefused(stream(wren, HttpResponse.BodyHandlers.ofString()), "Too many open pages of your account");
+            for (int i = 2; i < 5; i++) {
+                assertThat(opened(STREAM, InetAddress.getLoopbackAddress(), open))
                         .isEqualTo("HTTP/1.1 200");
             }
-            assertThat(visitor.client()
-                            .send(
-                                    HttpRequest.newBuilder(ledger.root().resolve("/autumn-2031/seats"))
-                                            .header("Accept", "text/event-stream")
-                                            .build(),
-                                    HttpResponse.BodyHandlers.ofString())
-                            .statusCode())
-                    .isEqualTo(429);
+            assertRefused(
+                    stream(new Visitor(ledger.root()), HttpResponse.BodyHandlers.ofString()),
+                    "Too many open pages at your address");
             // Of another address, on the same machine.
             InetAddress other = InetAddress.getByName("127.0.0.2");
             for (int i = 0; i < 2; i++) {
-                open.add(send(STREAM, other));
-                assertThat(new String(open.get(5 + i).getInputStream().readNBytes(12), StandardCharsets.US_ASCII))
-                        .isEqualTo("HTTP/1.1 200");
+                assertThat(opened(STREAM, other, open)).isEqualTo("HTTP/1.1 200");
             }
-            open.add(send(STREAM.replace("\r\n\r\n", "\r\nConnection: close\r\n\r\n"), other));
-            assertThat(new String(open.get(7).getInputStream().readAllBytes(), StandardCharsets.US_ASCII))
+            Socket beyond = send(STREAM.replace("\r\n\r\n", "\r\nConnection: close\r\n\r\n"), other);
+            open.add(beyond);
+            assertThat(new String(beyond.getInputStream().readAllBytes(), StandardCharsets.US_ASCII))
                     .as("beyond seven of all it ends at once, and says nothing")
                     .startsWith("HTTP/1.1 200")
                     .doesNotContain("data:");
         } finally {
-            for (Socket socket : open) {
-                socket.close();
+            for (Closeable one : open) {
+                one.close();
             }
         }
+    }
+
+    @Test
+    void oneAccountChangesItsPlansOnlySoOften() throws Exception {
+        Visitor bryn = new Visitor(ledger.root());
+        bryn.signIn("bryn");
+        for (int i = 0; i < 10; i++) {
+            assertThat(change(bryn).statusCode()).isEqualTo(302);
+        }
+
+        HttpResponse<String> refused = change(bryn);
+        while (refused.statusCode() == 302) {
+            // On a slow machine some are given back meanwhile.
+            refused = change(bryn);
+        }
+
+        assertRefused(refused, "Too many changes come from your account at once.");
+        Visitor maris = new Visitor(ledger.root());
+        maris.signIn("maris");
+        assertThat(change(maris).statusCode())
+                .as("somebody else at the address")
+                .isEqualTo(302);
+    }
+
+    private static HttpResponse<String> change(Visitor visitor) throws Exception {
+        return visitor.post("/autumn-2031/week/add", "line", "40176", "back", "/");
+    }
+
+    private static void assertRefused(HttpResponse<String> answer, String sentence) {
+        assertThat(answer.statusCode()).isEqualTo(429);
+        assertThat(answer.headers().firstValueAsLong("Retry-After")).isPresent();
+        assertThat(answer.body()).contains(sentence);
+    }
+
+    private static <T> HttpResponse<T> stream(Visitor visitor, HttpResponse.BodyHandler<T> handler) throws Exception {
+        return visitor.client()
+                .send(
+                        HttpRequest.newBuilder(ledger.root().resolve("/autumn-2031/seats"))
+                                .header("Accept", "text/event-stream")
+                                .build(),
+                        handler);
+    }
+
+    private static String opened(String stream, InetAddress from, List<Closeable> open) throws Exception {
+        Socket socket = send(stream, from);
+        open.add(socket);
+        return new String(socket.getInputStream().readNBytes(12), StandardCharsets.US_ASCII);
     }
 
     /** Bodies that never come whole hold a few threads for a while, and pages none. */

@@ -1,7 +1,6 @@
 package ample.ledger.web.operation;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import ample.ledger.core.fixtures.Schedules;
 import ample.ledger.store.TestDatabase;
@@ -198,15 +197,5 @@ class OperationTest {
         } finally {
             access.detachAppender(appender);
         }
-    }
-
-    @Test
-    void aWrongSettingStopsTheStartWithASentence() {
-        assertThatThrownBy(() -> LedgerInstance.start(
-                        new SpringApplication(LedgerApplication.class),
-                        TestDatabase.create(),
-                        "--ledger.operation.warm=2h"))
-                .rootCause()
-                .hasMessageContaining("ledger.operation.warm is PT2H; it is from 0s to 10m");
     }
 }
