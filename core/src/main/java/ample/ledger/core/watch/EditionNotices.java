@@ -71,12 +71,13 @@ public final class EditionNotices {
     public List<EditionNotice> of(Recipient who) {
         Map<EntryNumber, Set<Why>> why = why(who);
         List<Section> concerned = concerned(why.keySet(), who.watches());
+        // What is only watched has no part in the week.
+        Optional<Weeks> weeks = concerned.stream().anyMatch(section -> why.containsKey(section.entry()))
+                ? Optional.of(weeks(who))
+                : Optional.empty();
         List<EditionNotice> notices = new ArrayList<>();
-        if (!concerned.isEmpty()) {
-            Weeks weeks = weeks(who);
-            concerned.forEach(
-                    section -> notices.add(changed(section, why.getOrDefault(section.entry(), Set.of()), who, weeks)));
-        }
+        concerned.forEach(
+                section -> notices.add(changed(section, why.getOrDefault(section.entry(), Set.of()), who, weeks)));
         who.watches().stream()
                 .flatMap(watch -> newlyFitting(watch, who).stream())
                 .forEach(notices::add);
@@ -184,23 +185,23 @@ public final class EditionNotices {
         return section.meetings().stream().anyMatch(meeting -> meeting.place() instanceof Place.ToBeAnnounced);
     }
 
-    private EditionNotice.Changed changed(Section section, Set<Why> why, Recipient who, Weeks weeks) {
+    private EditionNotice.Changed changed(Section section, Set<Why> why, Recipient who, Optional<Weeks> weeks) {
         boolean posted = !correction.removed().containsKey(section.entry());
         Attendance attendance =
                 posted ? now.attendance(section, correction.now()) : before.attendance(section, correction.before());
         // What only lies in the way of a section that has moved is said of that section.
-        List<Obstacle> obstacles = isElsewhere(section)
-                ? weeks.fresh().stream()
-                        .filter(obstacle -> obstacle.about().contains(attendance))
-                        .toList()
-                : List.of();
+        List<Obstacle> obstacles = weeks.filter(known -> isElsewhere(section)).stream()
+                .flatMap(known -> known.fresh().stream())
+                .filter(obstacle -> obstacle.about().contains(attendance))
+                .toList();
         return new EditionNotice.Changed(
                 attendance,
                 posted,
                 why.isEmpty() ? EnumSet.of(Why.WATCHED) : why,
                 changes(section),
                 obstacles,
-                remedies(attendance, posted, why, obstacles, weeks.now()),
+                weeks.map(known -> remedies(attendance, posted, why, obstacles, known.now()))
+                        .orElse(List.of()),
                 why.isEmpty() ? List.of() : left(section, who));
     }
 
