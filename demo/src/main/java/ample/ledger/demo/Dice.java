@@ -1,9 +1,11 @@
 package ample.ledger.demo;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
 import java.util.Random;
+import java.util.function.Supplier;
 import java.util.function.ToIntFunction;
 
 /** Chance, the same on every machine for the same seed. */
@@ -44,15 +46,22 @@ final class Dice {
         return list.get(random.nextInt(list.size()));
     }
 
-    /** One of the list, each as often as its weight says. */
+    /** One of the list, each as often as its weight says; of a long list that is drawn from again and again, see {@link #drawing}. */
     <T> T of(List<T> list, ToIntFunction<T> weight) {
-        int left = random.nextInt(list.stream().mapToInt(weight).sum());
-        for (T each : list) {
-            left -= weight.applyAsInt(each);
-            if (left < 0) {
-                return each;
-            }
-        }
-        throw new IllegalArgumentException("Every weight is 0");
+        return drawing(list, weight).get();
+    }
+
+    /**
+     * Draws from the list, each as often as its weight says. A draw costs the logarithm of its length.
+     *
+     * @param weight 1 or more
+     */
+    <T> Supplier<T> drawing(List<T> list, ToIntFunction<T> weight) {
+        int[] sums = list.stream().mapToInt(weight).toArray();
+        Arrays.parallelPrefix(sums, Integer::sum);
+        return () -> {
+            int at = Arrays.binarySearch(sums, random.nextInt(sums[sums.length - 1]) + 1);
+            return list.get(at < 0 ? -at - 1 : at);
+        };
     }
 }

@@ -46,12 +46,16 @@ final class Rows {
         return Objects.requireNonNull(tables.get(table));
     }
 
+    BundleTable.Row last(String table) {
+        List<BundleTable.Row> rows = of(table);
+        return rows.get(rows.size() - 1);
+    }
+
     /** The next number of a table whose rows are numbered in its first column. */
     int next(String table) {
-        List<BundleTable.Row> rows = of(table);
-        return rows.isEmpty()
+        return of(table).isEmpty()
                 ? 1
-                : (int) Objects.requireNonNull(rows.get(rows.size() - 1).cells()[0]) + 1;
+                : (int) Objects.requireNonNull(last(table).cells()[0]) + 1;
     }
 
     void clear(String table) {

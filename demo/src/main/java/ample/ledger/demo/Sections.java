@@ -12,6 +12,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 
 /** Makes the sections of a term: codes, kinds, seats, companions, exams, notes. */
@@ -56,8 +57,9 @@ final class Sections {
                 group(draft);
             }
         }
+        Supplier<Draft> again = dice.drawing(offered, draft -> draft.level() == 1 ? 12 : draft.level() == 2 ? 5 : 1);
         while (rows.of("sections").size() < target) {
-            group(dice.of(offered, draft -> draft.level() == 1 ? 12 : draft.level() == 2 ? 5 : 1));
+            group(again.get());
         }
     }
 

@@ -2,8 +2,11 @@ package ample.ledger.demo;
 
 import ample.ledger.core.exchange.BundleTable;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -13,6 +16,11 @@ final class Twins {
 
     private final Rows rows;
     private final Dice dice;
+    private final Map<String, BundleTable.Row> courses = new HashMap<>();
+
+    /** The rows of what goes with a section, by table and entry number. */
+    private final Map<String, Map<String, List<BundleTable.Row>>> byEntry = new HashMap<>();
+
     private int nextEntry;
 
     /** @param firstEntry the lowest entry number to give out */
@@ -20,6 +28,14 @@ final class Twins {
         this.rows = rows;
         this.dice = dice;
         this.nextEntry = firstEntry;
+        rows.of("courses").forEach(this::know);
+        for (String table : List.of("meetings", "section_instructors")) {
+            byEntry.put(table, rows.of(table).stream().collect(Collectors.groupingBy(row -> row.text("entry"))));
+        }
+    }
+
+    private void know(BundleTable.Row course) {
+        courses.put(course.text("subject") + " " + course.text("number"), course);
     }
 
     /** Gives so many of the sections {@code homes} a twin in another subject; one a course. */
@@ -51,6 +67,7 @@ final class Twins {
                 "The twin of %s, where its description stands.".formatted(here),
                 course.get().number("credits"),
                 course.get().integer("level"));
+        know(rows.last("courses"));
         equivalent(home.text("subject"), number, subject);
         equivalent(subject, number, home.text("subject"));
         String entry = String.valueOf(nextEntry++);
@@ -78,10 +95,7 @@ final class Twins {
     }
 
     private void copy(String table, String from, String to) {
-        List<BundleTable.Row> copied = rows.of(table).stream()
-                .filter(row -> row.text("entry").equals(from))
-                .collect(Collectors.toList());
-        for (BundleTable.Row row : copied) {
+        for (BundleTable.Row row : Objects.requireNonNull(byEntry.get(table)).getOrDefault(from, List.of())) {
             Object[] cells = row.cells().clone();
             cells[Rows.column(table, "entry")] = to;
             rows.add(table, cells);
@@ -89,10 +103,7 @@ final class Twins {
     }
 
     private Optional<BundleTable.Row> courseOf(String subject, String number) {
-        return rows.of("courses").stream()
-                .filter(row -> row.text("subject").equals(subject)
-                        && row.text("number").equals(number))
-                .findFirst();
+        return Optional.ofNullable(courses.get(subject + " " + number));
     }
 
     /** Sections that can have a twin: seminars over the whole term, with nothing of their own attached. */
