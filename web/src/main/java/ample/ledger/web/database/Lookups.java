@@ -2,8 +2,10 @@ package ample.ledger.web.database;
 
 import ample.ledger.web.LedgerSettings;
 import java.time.Duration;
+import java.util.Map;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutionException;
-import java.util.concurrent.Future;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.ThreadPoolExecutor;
 import java.util.concurrent.TimeUnit;
@@ -21,13 +23,15 @@ import org.springframework.transaction.TransactionException;
 
 /**
  * Looks up in the database what a page is better with, and can do without: who asks, and what is kept for them. Whoever opens such a page
- * does not wait for it as long as somebody who changes something; and once one has waited in vain, nobody waits any more. Once
- * a second something is looked up that nobody waits for; the first of these that is answered in time ends it.
+ * does not wait for it as long as somebody who changes something; and once one has waited in vain, nobody waits any more, those who
+ * wait already neither. Once a second something is looked up that nobody waits for; the first of these that is answered in time ends it.
  */
 @Component
 public class Lookups implements DisposableBean {
 
     private static final Logger LOG = LoggerFactory.getLogger(Lookups.class);
+
+    private static final String JUST_NOW = "The database did not answer in time just now";
 
     /** As many as may wait for a connection at once; what is more waits for a thread instead. */
     private static final int THREADS = GuardedDataSource.MOST_WAITING;
@@ -40,6 +44,9 @@ public class Lookups implements DisposableBean {
 
     private final Duration patience;
     private final ThreadPoolExecutor threads;
+
+    /** Which request waits, and for what. */
+    private final Map<Thread, CompletableFuture<?>> waiting = new ConcurrentHashMap<>();
 
     @Autowired
     Lookups(DatabaseBreaker database, LedgerSettings settings) {
@@ -61,24 +68,32 @@ public class Lookups implements DisposableBean {
      * @throws QueryTimeoutException where no answer comes in time, or none came in time just now
      */
     public <T> T soon(Supplier<T> lookup) {
+        return soon(lookup, patience);
+    }
+
+    <T> T soon(Supplier<T> lookup, Duration longest) {
         boolean doubtful = inTime.isDoubtful();
         boolean mayAsk = inTime.mayAsk();
         if (doubtful && mayAsk) {
             findOut(lookup);
         }
         if (doubtful || !mayAsk) {
-            throw new QueryTimeoutException("The database did not answer in time just now");
+            throw new QueryTimeoutException(JUST_NOW);
         }
-        Future<T> answer = threads.submit(() -> watched(lookup));
+        CompletableFuture<T> answer = CompletableFuture.supplyAsync(() -> watched(lookup), threads);
+        waiting.put(Thread.currentThread(), answer);
         try {
-            T found = answer.get(patience.toNanos(), TimeUnit.NANOSECONDS);
+            T found = answer.get(longest.toNanos(), TimeUnit.NANOSECONDS);
             inTime.answered();
             return found;
         } catch (TimeoutException late) {
-            answer.cancel(false);
             inTime.failed(late);
-            throw new QueryTimeoutException("No answer within " + patience, late);
+            waiting.values().forEach(each -> each.completeExceptionally(late));
+            throw new QueryTimeoutException("No answer within " + longest, late);
         } catch (ExecutionException failed) {
+            if (failed.getCause() instanceof TimeoutException ofAnother) {
+                throw new QueryTimeoutException(JUST_NOW, ofAnother);
+            }
             inTime.answered();
             if (failed.getCause() instanceof RuntimeException known) {
                 throw known;
@@ -90,6 +105,8 @@ public class Lookups implements DisposableBean {
         } catch (InterruptedException stopping) {
             Thread.currentThread().interrupt();
             throw new QueryTimeoutException("The application stops", stopping);
+        } finally {
+            waiting.remove(Thread.currentThread());
         }
     }
 

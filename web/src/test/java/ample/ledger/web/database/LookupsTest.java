@@ -4,7 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.time.Duration;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.dao.CannotAcquireLockException;
@@ -31,6 +33,22 @@ class LookupsTest {
                 .as("others are not asked for")
                 .isInstanceOf(QueryTimeoutException.class);
         assertThat(database.mayAsk()).as("who changes something waits longer").isTrue();
+    }
+
+    @Test
+    void whoWaitsAlreadyDoesNotWaitOn() throws Exception {
+        Lookups lookups = new Lookups(database, Duration.ofHours(1));
+        CountDownLatch asked = new CountDownLatch(1);
+        CompletableFuture<Boolean> other = CompletableFuture.supplyAsync(() -> lookups.soon(() -> {
+            asked.countDown();
+            return waitForEver();
+        }));
+        asked.await();
+
+        assertThatThrownBy(() -> lookups.soon(this::waitForEver, Duration.ofMillis(10)))
+                .isInstanceOf(QueryTimeoutException.class);
+
+        assertThatThrownBy(() -> other.get(20, TimeUnit.SECONDS)).cause().isInstanceOf(QueryTimeoutException.class);
     }
 
     @Test
