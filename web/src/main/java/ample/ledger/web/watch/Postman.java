@@ -16,13 +16,14 @@ import ample.ledger.web.term.PostedTerm;
 import ample.ledger.web.term.Terms;
 import ample.ledger.web.visit.Visit;
 import jakarta.mail.MessagingException;
-import jakarta.mail.SendFailedException;
 import jakarta.mail.internet.MimeMessage;
 import java.time.Clock;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
+import org.eclipse.angus.mail.smtp.SMTPAddressFailedException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
@@ -41,6 +42,7 @@ class Postman extends Rounds {
 
     private static final Logger LOG = LoggerFactory.getLogger(Postman.class);
     private static final long PAUSE = 1_000;
+    private static final int FOR_GOOD = 500;
 
     private final Letters letters;
     private final JavaMailSender mail;
@@ -138,14 +140,20 @@ class Postman extends Rounds {
                 .isPresent();
     }
 
-    /** A mail server's "no" for good: 5yz of RFC 5321, 4.2.1. */
-    private static boolean isRefused(MailException failed) {
+    /** Whether the mail server will never take a letter to this address: it answered 5yz, which is for good (RFC 5321, 4.2.1). */
+    static boolean isRefused(MailException failed) {
         return failed instanceof MailSendException send
                 && send.getFailedMessages().values().stream()
-                        .anyMatch(cause -> cause instanceof SendFailedException some
-                                && some.getInvalidAddresses() != null
-                                && some.getInvalidAddresses().length > 0
-                                && String.valueOf(some.getNextException()).contains(" 5"));
+                        .flatMap(Postman::causes)
+                        .anyMatch(cause -> cause instanceof SMTPAddressFailedException address
+                                && address.getReturnCode() >= FOR_GOOD);
+    }
+
+    private static Stream<Exception> causes(Exception failed) {
+        return Stream.iterate(
+                failed,
+                Objects::nonNull,
+                cause -> cause instanceof MessagingException message ? message.getNextException() : null);
     }
 
     private MimeMessage message(Letter letter, String address, List<NoticeContent> contents) throws MessagingException {
