@@ -86,6 +86,9 @@ class EditionTelling {
     }
 
     private Comparison compare(EditionToTell told) {
+        // A notice leads to pages that must show the edition. And Browse keeps a processor: reading and telling do not
+        // go on at the same time.
+        terms.refresh();
         Edition earlier = editions.withId(told.term(), told.before()).orElseThrow();
         Edition later = editions.withId(told.term(), told.now()).orElseThrow();
         List<Schedule> others = terms.all().stream()
