@@ -4,6 +4,8 @@ import ample.ledger.core.schedule.Course;
 import ample.ledger.core.schedule.Section;
 import ample.ledger.web.term.Terms;
 import java.io.IOException;
+import java.lang.management.CompilationMXBean;
+import java.lang.management.ManagementFactory;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -28,8 +30,8 @@ import org.springframework.core.env.Environment;
 import org.springframework.stereotype.Component;
 
 /**
- * Answers the application's own mix of requests before it is ready, until it gets no faster: the compilers of the Java machine have done most of
- * their work then, and the first student is answered as quickly as the thousandth.
+ * Answers the application's own mix of requests before it is ready, until it gets no faster, and the compilers of the Java machine have done
+ * what that gave them to do. Then the first student is answered as quickly as the thousandth.
  */
 @Component
 @ConditionalOnWebApplication
@@ -44,6 +46,11 @@ class Warm implements ApplicationRunner {
     private static final int ENOUGH = 3;
 
     private static final Duration ROUND = Duration.ofSeconds(4);
+
+    /** The compilers are at an end where they worked no longer than this from one look to the next. */
+    private static final long QUIET_MILLIS = 20;
+
+    private static final Duration LOOK = Duration.ofSeconds(2);
     private static final Duration PATIENCE = Duration.ofSeconds(20);
 
     /** How many sections of a term it looks at. They are spread over the term, since pages of one subject are alike. */
@@ -91,6 +98,7 @@ class Warm implements ApplicationRunner {
                 without = answered > best * MORE ? 0 : without + 1;
                 best = Math.max(best, answered);
             }
+            letTheCompilersEnd(end);
             LOG.info(
                     "Warm after {} rounds of its own requests: {} a second",
                     rounds,
@@ -101,6 +109,19 @@ class Warm implements ApplicationRunner {
             LOG.warn("It could not warm up", failed);
         } finally {
             threads.shutdownNow();
+        }
+    }
+
+    /** What was put off while requests had the processors would be compiled while the first students are answered. */
+    private static void letTheCompilersEnd(long end) throws InterruptedException {
+        CompilationMXBean compilers = ManagementFactory.getCompilationMXBean();
+        if (compilers == null || !compilers.isCompilationTimeMonitoringSupported()) {
+            return;
+        }
+        long before = -QUIET_MILLIS - 1;
+        while (compilers.getTotalCompilationTime() - before > QUIET_MILLIS && System.nanoTime() < end) {
+            before = compilers.getTotalCompilationTime();
+            Thread.sleep(LOOK.toMillis());
         }
     }
 
