@@ -20,6 +20,10 @@ class AccessibilityTest {
 
     private static final List<String> CONTRAST = List.of("color-contrast");
 
+    /** The rules by which the same page can be right in one light, or at one width, and wrong at another. */
+    private static final List<String> OF_LIGHT_AND_WIDTH =
+            List.of("color-contrast", "link-in-text-block", "scrollable-region-focusable");
+
     @ParameterizedTest
     @ValueSource(
             strings = {
@@ -52,7 +56,7 @@ class AccessibilityTest {
         Axe.assertNoViolations(Axe.on(page));
         page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.DARK));
         page.setViewportSize(360, 780);
-        Axe.assertNoViolations(Axe.on(page));
+        Axe.assertNoViolations(Axe.on(page).withRules(OF_LIGHT_AND_WIDTH));
         assertThat(page.evaluate("document.documentElement.scrollWidth <= window.innerWidth"))
                 .as("no scrolling sideways")
                 .isEqualTo(true);

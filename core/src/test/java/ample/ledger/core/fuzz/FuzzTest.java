@@ -22,7 +22,7 @@ class FuzzTest {
 
     private static final Path KEPT = Schedules.repository().resolve("core/src/test/resources/ample/ledger/core/fuzz");
 
-    private static final String SECONDS = System.getProperty("ledger.fuzz.seconds", "6");
+    private static final String SECONDS = System.getProperty("ledger.fuzz.seconds", "3");
 
     @TempDir
     private Path corpus;

@@ -90,7 +90,7 @@ class FindingsPropertyTest {
                 .as((person, brief) -> new Case(posted, index, person, plain.as(person), brief));
     }
 
-    @Property(tries = 1200, shrinking = ShrinkingMode.OFF)
+    @Property(tries = 600, shrinking = ShrinkingMode.OFF)
     void listAndAccountEqualThePlainReading(@ForAll("cases") Case each) {
         assertThat(each.findings().fitting()).isEqualTo(each.plain().fitting(each.brief()));
         assertThat(each.findings().account()).isEqualTo(each.plain().account(each.brief()));
