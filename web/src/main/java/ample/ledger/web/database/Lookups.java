@@ -40,7 +40,7 @@ public class Lookups implements DisposableBean {
     private final DatabaseBreaker database;
 
     /** Whether it answers in time. */
-    private final DatabaseBreaker inTime = new DatabaseBreaker();
+    private final DatabaseBreaker inTime;
 
     private final Duration patience;
     private final ThreadPoolExecutor threads;
@@ -54,7 +54,12 @@ public class Lookups implements DisposableBean {
     }
 
     public Lookups(DatabaseBreaker database, Duration patience) {
+        this(database, new DatabaseBreaker(), patience);
+    }
+
+    Lookups(DatabaseBreaker database, DatabaseBreaker inTime, Duration patience) {
         this.database = database;
+        this.inTime = inTime;
         this.patience = patience;
         CustomizableThreadFactory named = new CustomizableThreadFactory("lookup-");
         named.setDaemon(true);
@@ -113,16 +118,18 @@ public class Lookups implements DisposableBean {
     private void findOut(Supplier<?> lookup) {
         long begun = System.nanoTime();
         threads.execute(() -> {
+            boolean answered = false;
             try {
                 watched(lookup);
+                answered = System.nanoTime() - begun <= patience.toNanos();
             } catch (RuntimeException known) {
+                // Also where it was not asked at all, since others have waited in vain.
                 LOG.debug("Asked in vain: {}", known.getMessage());
-            } finally {
-                if (System.nanoTime() - begun > patience.toNanos()) {
-                    inTime.failed(new TimeoutException("No answer within " + patience));
-                } else {
-                    inTime.answered();
-                }
+            }
+            if (answered) {
+                inTime.answered();
+            } else {
+                inTime.failed(new TimeoutException("No answer within " + patience));
             }
         });
     }
