@@ -28,11 +28,11 @@ public class Limits {
 
     /** What is counted. */
     public enum Act {
-        VISIT("Too many new visitors come from your %s at once."),
-        SIGN_IN("Somebody at your %s has tried to sign in too often."),
-        UPLOAD("Too many files come from your %s at once."),
-        WEAVE("Too many weeks are being woven for your %s."),
-        CHANGE("Too many changes come from your %s at once.");
+        VISIT("Too many new visitors come from %s at once."),
+        SIGN_IN("Somebody at %s has tried to sign in too often."),
+        UPLOAD("Too many files come from %s at once."),
+        WEAVE("Too many weeks are being woven for %s."),
+        CHANGE("Too many changes come from %s at once.");
 
         private final String sentence;
 
@@ -69,9 +69,9 @@ public class Limits {
     public void count(Act act, HttpServletRequest request) {
         String account = request.getRemoteUser();
         if (account != null) {
-            count(act, byAccount.get(act), "account", account);
+            count(act, byAccount.get(act), "you", account);
         }
-        count(act, byAddress.get(act), "address", ClientAddress.of(request));
+        count(act, byAddress.get(act), "your address", ClientAddress.of(request));
     }
 
     private static void count(Act act, @Nullable LoadingCache<String, Bucket> buckets, String what, String who) {

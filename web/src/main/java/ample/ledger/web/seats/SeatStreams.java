@@ -120,7 +120,7 @@ class SeatStreams implements SmartLifecycle, MeterBinder {
             remove(listener);
             throw new TooManyException(
                     "Too many open pages %s; this one is not kept up to date."
-                            .formatted(accountFull ? "of your account" : "at your address"),
+                            .formatted(accountFull ? "of yours" : "at your address"),
                     Duration.ofSeconds(15));
         }
     }

@@ -198,7 +198,7 @@ class HostileRequestsTest {
             for (int i = 0; i < 2; i++) {
                 open.add(stream(wren, HttpResponse.BodyHandlers.ofInputStream()).body());
             }
-            assertRefused(stream(wren, HttpResponse.BodyHandlers.ofString()), "Too many open pages of your account");
+            assertRefused(stream(wren, HttpResponse.BodyHandlers.ofString()), "Too many open pages of yours;");
             for (int i = 2; i < 5; i++) {
                 assertThat(opened(STREAM, InetAddress.getLoopbackAddress(), open))
                         .isEqualTo("HTTP/1.1 200");
@@ -238,7 +238,7 @@ class HostileRequestsTest {
             refused = change(bryn);
         }
 
-        assertRefused(refused, "Too many changes come from your account at once.");
+        assertRefused(refused, "Too many changes come from you at once.");
         Visitor maris = new Visitor(ledger.root());
         maris.signIn("maris");
         assertThat(change(maris).statusCode())
