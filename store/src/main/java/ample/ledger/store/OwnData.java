@@ -1,5 +1,6 @@
 package ample.ledger.store;
 
+import java.util.List;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /** All that is kept of one visitor, wherever it lies: to be taken away, and to be deleted. */
@@ -7,10 +8,12 @@ public class OwnData {
 
     private final OwnDataMapper mapper;
     private final TransactionTemplate transaction;
+    private final Retention retention;
 
-    OwnData(OwnDataMapper mapper, TransactionTemplate transaction) {
+    OwnData(OwnDataMapper mapper, TransactionTemplate transaction, Retention retention) {
         this.mapper = mapper;
         this.transaction = transaction;
+        this.retention = retention;
     }
 
     /**
@@ -35,5 +38,19 @@ public class OwnData {
             mapper.deleteLetters(owner);
             mapper.deleteAddresses(owner);
         });
+    }
+
+    /**
+     * Deletes all of it of students who have not come for as long as it is kept.
+     *
+     * @return of how many
+     */
+    public int deleteLongGone() {
+        if (retention.students().isZero()) {
+            return 0;
+        }
+        List<String> gone = mapper.notSeenFor(retention.students().toSeconds());
+        gone.forEach(this::delete);
+        return gone.size();
     }
 }

@@ -1,5 +1,6 @@
 package ample.ledger.store;
 
+import java.util.List;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Options;
@@ -22,6 +23,13 @@ interface OwnDataMapper {
             + " 'not answered yet', " + ROWS + "submission_asked AS own WHERE student = #{student})))")
     @Options(flushCache = Options.FlushCachePolicy.TRUE)
     String all(@Param("owner") String owner, @Param("student") String student);
+
+    /** Students who have neither signed in nor changed anything for so long. */
+    @Select("SELECT owner FROM (SELECT owner, changed_at AS seen_at FROM visitor WHERE owner LIKE 'student:%'"
+            + " UNION ALL SELECT owner, signed_in_at FROM person) AS seen"
+            + " GROUP BY owner HAVING max(seen_at) < now() - make_interval(secs => #{seconds})")
+    @Options(flushCache = Options.FlushCachePolicy.TRUE)
+    List<String> notSeenFor(long seconds);
 
     /** What is shown to others goes with it. */
     @Delete("DELETE FROM visitor WHERE owner = #{owner}")

@@ -56,8 +56,9 @@ public class StoreConfiguration {
     }
 
     @Bean
-    Visitors visitors(VisitorMapper mapper, Concerns concerns, PlatformTransactionManager transactions) {
-        return new Visitors(mapper, concerns, new TransactionTemplate(transactions));
+    Visitors visitors(
+            VisitorMapper mapper, Concerns concerns, PlatformTransactionManager transactions, Retention retention) {
+        return new Visitors(mapper, concerns, new TransactionTemplate(transactions), retention);
     }
 
     @Bean
@@ -96,8 +97,8 @@ public class StoreConfiguration {
     }
 
     @Bean
-    OwnData ownData(OwnDataMapper mapper, PlatformTransactionManager transactions) {
-        return new OwnData(mapper, new TransactionTemplate(transactions));
+    OwnData ownData(OwnDataMapper mapper, PlatformTransactionManager transactions, Retention retention) {
+        return new OwnData(mapper, new TransactionTemplate(transactions), retention);
     }
 
     @Bean

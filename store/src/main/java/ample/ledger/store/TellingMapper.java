@@ -65,7 +65,7 @@ interface TellingMapper {
 
     @Insert(
             "INSERT INTO person (owner, changes, asked_at) VALUES (#{owner}, 1, '-infinity') ON CONFLICT (owner) DO UPDATE"
-                    + " SET changes = person.changes + 1, asked_at = '-infinity'")
+                    + " SET changes = person.changes + 1, asked_at = '-infinity', signed_in_at = now()")
     void arrived(String owner);
 
     @Update("UPDATE person SET changes = changes + 1, asked_at = '-infinity' WHERE owner = ANY(#{owners"

@@ -15,12 +15,9 @@ import org.springframework.transaction.support.TransactionTemplate;
  * What is kept for visitors, students and guests alike: one document each. What stands in it, it does not know.
  *
  * <p>Changes of one visitor's document come one after the other, whichever instance makes them: each begins with what the one
- * before it has left. Students' documents stay; a guest's goes when the guest has not come for {@link #GUESTS}.
+ * before it has left. Students' documents stay; a guest's goes when the guest has not come for as long as it is kept ({@link Retention}).
  */
 public class Visitors {
-
-    /** From a guest's last visit on. */
-    public static final Duration GUESTS = Duration.ofDays(60);
 
     /** Of a guest who has not come back with their cookie yet: most never do, and some programs never will. */
     static final Duration FIRST_VISIT = Duration.ofHours(1);
@@ -35,7 +32,11 @@ public class Visitors {
     private final Concerns concerns;
     private final TransactionTemplate transaction;
 
-    Visitors(VisitorMapper mapper, Concerns concerns, TransactionTemplate transaction) {
+    /** For how long a guest is kept. */
+    private final Duration guests;
+
+    Visitors(VisitorMapper mapper, Concerns concerns, TransactionTemplate transaction, Retention retention) {
+        this.guests = retention.guests();
         this.mapper = mapper;
         this.concerns = concerns;
         this.transaction = transaction;
@@ -82,9 +83,9 @@ public class Visitors {
 
     /** What is kept for a visitor; empty for nothing. */
     public Optional<Found> find(String owner) {
-        return mapper.find(owner, GUESTS.minus(NOTED_AGAIN).toSeconds()).map(row -> {
+        return mapper.find(owner, guests.minus(NOTED_AGAIN).toSeconds()).map(row -> {
             if (row.due()) {
-                mapper.comeBack(owner, GUESTS.toSeconds());
+                mapper.comeBack(owner, guests.toSeconds());
             }
             return new Found(row.content(), row.due(), row.unseen().lines().toList());
         });

@@ -7,6 +7,7 @@ import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 
 /** On a real database, of which each table is looked through. */
@@ -76,6 +77,29 @@ class OwnDataTest {
                 }
             }
         }
+    }
+
+    @Test
+    void whoHasNeitherSignedInNorChangedAnythingForLongIsForgotten() throws Exception {
+        TestStore store = new TestStore();
+        try (Connection connection = store.dataSource().getConnection();
+                Statement sql = connection.createStatement()) {
+            for (String name : List.of("gone", "looks", "changes", "only-signed-in")) {
+                fill(sql, "student:" + name);
+            }
+            sql.execute("DELETE FROM visitor WHERE owner = 'student:only-signed-in'");
+            sql.execute("UPDATE visitor SET changed_at = now() - interval '401 days' WHERE owner <> 'student:changes'");
+            sql.execute("UPDATE person SET signed_in_at = now() - interval '401 days'");
+            store.telling().arrived("student:looks");
+
+            assertThat(store.ownData().deleteLongGone()).isEqualTo(2);
+
+            try (ResultSet left = sql.executeQuery("SELECT string_agg(owner, ' ' ORDER BY owner) FROM person")) {
+                left.next();
+                assertThat(left.getString(1)).isEqualTo("student:changes student:looks");
+            }
+        }
+        assertThat(store.ownData().deleteLongGone()).isZero();
     }
 
     @Test

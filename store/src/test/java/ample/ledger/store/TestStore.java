@@ -5,6 +5,7 @@ import ample.ledger.core.exchange.TableSchema;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.time.Duration;
 import java.util.stream.Collectors;
 import javax.sql.DataSource;
 import org.apache.ibatis.session.Configuration;
@@ -31,6 +32,8 @@ final class TestStore {
     private final Telling telling;
     private final Letters letters;
     private final PrivateAddresses privateAddresses;
+
+    private static final Retention RETENTION = new Retention(Duration.ofDays(60), Duration.ofDays(400));
 
     TestStore() throws Exception {
         this(TestDatabase.create());
@@ -68,9 +71,9 @@ final class TestStore {
         letters = new Letters(template.getMapper(LetterMapper.class), transactions);
         privateAddresses = new PrivateAddresses(template.getMapper(PrivateAddressMapper.class));
         telling = new Telling(tellingMapper, concerns, concernMapper, notices, transactions);
-        visitors = new Visitors(template.getMapper(VisitorMapper.class), concerns, transactions);
+        visitors = new Visitors(template.getMapper(VisitorMapper.class), concerns, transactions, RETENTION);
         shares = new Shares(template.getMapper(ShareMapper.class));
-        ownData = new OwnData(template.getMapper(OwnDataMapper.class), transactions);
+        ownData = new OwnData(template.getMapper(OwnDataMapper.class), transactions, RETENTION);
         sessions.getConfiguration().addMapper(SeatWordMapper.class);
         seatWords = new SeatWords(template.getMapper(SeatWordMapper.class), transactions);
         editions = new Editions(mapper, tellingMapper, dataSource, transactions);

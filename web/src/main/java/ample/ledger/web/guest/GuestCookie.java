@@ -24,9 +24,12 @@ final class GuestCookie {
 
     private final HttpServletRequest request;
     private final HttpServletResponse response;
+    private final Duration kept;
     private Optional<String> secret;
 
-    GuestCookie(HttpServletRequest request, HttpServletResponse response) {
+    /** @param kept for how long a guest is kept who does not come any more */
+    GuestCookie(HttpServletRequest request, HttpServletResponse response, Duration kept) {
+        this.kept = kept;
         this.request = request;
         this.response = response;
         this.secret =
@@ -63,7 +66,7 @@ final class GuestCookie {
 
     /** Lets the browser keep it for as long as the guest is kept from now on. */
     void renew() {
-        secret.ifPresent(value -> Cookies.write(request, response, NAME, value, Visitors.GUESTS));
+        secret.ifPresent(value -> Cookies.write(request, response, NAME, value, kept));
     }
 
     /** Takes it away. */

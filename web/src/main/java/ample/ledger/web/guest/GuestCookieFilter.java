@@ -1,5 +1,6 @@
 package ample.ledger.web.guest;
 
+import ample.ledger.store.Retention;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
@@ -15,10 +16,16 @@ import org.springframework.web.filter.OncePerRequestFilter;
 @Order(Ordered.HIGHEST_PRECEDENCE + 30)
 class GuestCookieFilter extends OncePerRequestFilter {
 
+    private final Retention retention;
+
+    GuestCookieFilter(Retention retention) {
+        this.retention = retention;
+    }
+
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        request.setAttribute(GuestCookie.NAME, new GuestCookie(request, response));
+        request.setAttribute(GuestCookie.NAME, new GuestCookie(request, response, retention.guests()));
         chain.doFilter(request, response);
     }
 }

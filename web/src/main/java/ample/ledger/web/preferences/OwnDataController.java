@@ -1,10 +1,12 @@
 package ample.ledger.web.preferences;
 
+import ample.ledger.store.Retention;
 import ample.ledger.web.guest.Keeping;
 import ample.ledger.web.guest.Kept;
 import ample.ledger.web.head.Head;
 import ample.ledger.web.words.Words;
 import jakarta.servlet.http.HttpServletRequest;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import org.springframework.http.HttpHeaders;
@@ -26,10 +28,12 @@ class OwnDataController {
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
     private final Keeping keeping;
+    private final Retention retention;
     private final Head head;
 
-    OwnDataController(Keeping keeping, Head head) {
+    OwnDataController(Keeping keeping, Retention retention, Head head) {
         this.keeping = keeping;
+        this.retention = retention;
         this.head = head;
     }
 
@@ -37,10 +41,28 @@ class OwnDataController {
     String page(HttpServletRequest request, Model model) {
         Kept kept = keeping.needed(request);
         head.putBeside(model, request, "/kept");
-        model.addAttribute("student", Keeping.studentName(request).isPresent());
+        boolean student = Keeping.studentName(request).isPresent();
+        model.addAttribute("student", student);
+        model.addAttribute("howLong", student ? ofStudents() : ofGuests());
         model.addAttribute(
                 "kept", words(kept, JSON.readTree(keeping.all(request).orElse(NOTHING))));
         return "preferences/kept";
+    }
+
+    private String ofStudents() {
+        return retention.students().isZero()
+                ? "It is kept until you delete it."
+                : "It is kept until you delete it, and for %s at most after you signed in or changed something last."
+                        .formatted(days(retention.students()));
+    }
+
+    private String ofGuests() {
+        return "It is kept for %s after your last visit, under a number that only this browser knows."
+                .formatted(days(retention.guests()));
+    }
+
+    private static String days(Duration time) {
+        return Words.count(Math.toIntExact(time.toDays()), "day");
     }
 
     /** How much there is of what everybody may make, and of the rest only what there is. */

@@ -67,7 +67,7 @@ class KeepingTest {
             answer = new MockHttpServletResponse();
             MockHttpServletRequest request = new MockHttpServletRequest();
             request.setCookies(cookies);
-            request.setAttribute(GuestCookie.NAME, new GuestCookie(request, answer));
+            request.setAttribute(GuestCookie.NAME, new GuestCookie(request, answer, Duration.ofDays(60)));
             return request;
         }
 

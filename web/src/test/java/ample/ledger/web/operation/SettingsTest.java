@@ -50,6 +50,7 @@ class SettingsTest {
         "ledger.sign-in.issuer=institution, issuer, an address begins with",
         "ledger.sign-in.desk-idle=0s, deskIdle, must be longer than or equal to 1 minute",
         "ledger.letters.root=, root, an address begins with",
+        "ledger.kept.guests=1d, guests, must be longer than or equal to 2 days",
         "ledger.patience=0ms, patience, must be longer than or equal to 1",
         "ledger.operation.warm=11m, warm, must be shorter than or equal to 10 minutes",
     })
