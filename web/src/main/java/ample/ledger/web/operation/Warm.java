@@ -30,8 +30,8 @@ import org.springframework.core.env.Environment;
 import org.springframework.stereotype.Component;
 
 /**
- * Answers the application's own mix of requests before it is ready, until it gets no faster, and the compilers of the Java machine have done
- * what that gave them to do. Then the first student is answered as quickly as the thousandth.
+ * Answers the application's own mix of requests before it is ready, until it gets no faster. Then it waits until the compilers of the
+ * Java machine have nothing left to do. The first student is answered as quickly as the thousandth.
  */
 @Component
 @ConditionalOnWebApplication
