@@ -26,6 +26,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -73,7 +74,7 @@ public final class EditionNotices {
         List<Section> concerned = concerned(why.keySet(), who.watches());
         // What is only watched has no part in the week.
         Optional<Weeks> weeks = concerned.stream().anyMatch(section -> why.containsKey(section.entry()))
-                ? Optional.of(weeks(who))
+                ? Optional.of(weeks(who, concerned))
                 : Optional.empty();
         List<EditionNotice> notices = new ArrayList<>();
         concerned.forEach(
@@ -84,18 +85,27 @@ public final class EditionNotices {
         return notices;
     }
 
-    /** The week with the edition before, the week now, and what stands in its way only now. */
+    /** The week now, and what stands in the way of sections that are elsewhere now, and did not with the edition before. */
     private record Weeks(PlannedWeek now, List<Obstacle> fresh) {}
 
-    private Weeks weeks(Recipient who) {
-        PlannedWeek then = week(who, before);
+    private Weeks weeks(Recipient who, List<Section> concerned) {
         PlannedWeek week = week(who, now);
-        Set<Obstacle> known = new HashSet<>(Obstacles.of(then, student(who, correction.before())));
-        List<Obstacle> fresh = Obstacles.of(week, student(who, correction.now())).stream()
-                .filter(obstacle -> !known.contains(obstacle))
-                .filter(obstacle -> !(obstacle instanceof Obstacle.IsCancelled))
-                .toList();
-        return new Weeks(week, fresh);
+        Set<Attendance> elsewhere = concerned.stream()
+                .filter(this::isElsewhere)
+                .map(this::attendance)
+                .collect(Collectors.toSet());
+        List<Obstacle> obstacles = elsewhere.isEmpty()
+                ? List.of()
+                : Obstacles.of(week, student(who, correction.now())).stream()
+                        .filter(obstacle -> obstacle.about().stream().anyMatch(elsewhere::contains))
+                        .filter(obstacle -> !(obstacle instanceof Obstacle.IsCancelled))
+                        .toList();
+        return new Weeks(week, obstacles.isEmpty() ? obstacles : fresh(obstacles, who));
+    }
+
+    private List<Obstacle> fresh(List<Obstacle> obstacles, Recipient who) {
+        Set<Obstacle> known = new HashSet<>(Obstacles.of(week(who, before), student(who, correction.before())));
+        return obstacles.stream().filter(obstacle -> !known.contains(obstacle)).toList();
     }
 
     private PlannedWeek week(Recipient who, PostedSchedules posted) {
@@ -163,8 +173,8 @@ public final class EditionNotices {
     }
 
     private boolean tells(Watch watch, Section section) {
-        boolean gone = correction.removed().containsKey(section.entry())
-                || changes(section).stream().anyMatch(change -> change.what() == What.CANCELLED);
+        boolean gone =
+                !isPosted(section) || changes(section).stream().anyMatch(change -> change.what() == What.CANCELLED);
         return watch.tells(Tell.CHANGED)
                 || watch.tells(Tell.CANCELLED) && gone
                 || watch.tells(Tell.NAMED) && changes(section).stream().anyMatch(change -> names(change, section));
@@ -186,9 +196,8 @@ public final class EditionNotices {
     }
 
     private EditionNotice.Changed changed(Section section, Set<Why> why, Recipient who, Optional<Weeks> weeks) {
-        boolean posted = !correction.removed().containsKey(section.entry());
-        Attendance attendance =
-                posted ? now.attendance(section, correction.now()) : before.attendance(section, correction.before());
+        boolean posted = isPosted(section);
+        Attendance attendance = attendance(section);
         // What only lies in the way of a section that has moved is said of that section.
         List<Obstacle> obstacles = weeks.filter(known -> isElsewhere(section)).stream()
                 .flatMap(known -> known.fresh().stream())
@@ -203,6 +212,16 @@ public final class EditionNotices {
                 weeks.map(known -> remedies(attendance, posted, why, obstacles, known.now()))
                         .orElse(List.of()),
                 why.isEmpty() ? List.of() : left(section, who));
+    }
+
+    private Attendance attendance(Section section) {
+        return isPosted(section)
+                ? now.attendance(section, correction.now())
+                : before.attendance(section, correction.before());
+    }
+
+    private boolean isPosted(Section section) {
+        return !correction.removed().containsKey(section.entry());
     }
 
     private static List<Swap> remedies(

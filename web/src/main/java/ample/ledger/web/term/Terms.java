@@ -52,7 +52,7 @@ public class Terms {
     }
 
     /** Has {@code work} done on each term before it can be asked for: what requests need of it is then there for the first of them. */
-    void beforeItIsShown(Consumer<PostedTerm> work) {
+    public void beforeItIsShown(Consumer<PostedTerm> work) {
         preparing.add(work);
     }
 

@@ -8,6 +8,7 @@ import ample.ledger.web.guest.Keeping;
 import ample.ledger.web.guest.Kept;
 import ample.ledger.web.preferences.Preferences;
 import ample.ledger.web.term.Places;
+import ample.ledger.web.term.Terms;
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.Clock;
 import java.util.Optional;
@@ -22,11 +23,13 @@ public class Visits {
     private final Places places;
     private final Registrar registrar;
 
-    Visits(Keeping keeping, Clock clock, Places places, Registrar registrar) {
+    Visits(Keeping keeping, Clock clock, Places places, Terms terms, Registrar registrar) {
         this.registrar = registrar;
         this.places = places;
         this.keeping = keeping;
         this.clock = clock;
+        // Otherwise the first guest to look at an edition waits until the seats of all sections are read.
+        terms.beforeItIsShown(posted -> ofNobody().of(posted));
     }
 
     /** Of who sends {@code request}; as of a new guest where what is kept of them cannot be reached for the moment. */

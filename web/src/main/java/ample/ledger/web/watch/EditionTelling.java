@@ -29,7 +29,6 @@ import ample.ledger.web.visit.Visit;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -86,8 +85,8 @@ class EditionTelling {
     }
 
     private Comparison compare(EditionToTell told) {
-        // A notice leads to pages that must show the edition. And Browse keeps a processor: reading and telling do not
-        // go on at the same time.
+        // A notice leads to pages that must show the edition. And both at the same time would leave Browse no
+        // processor.
         terms.refresh();
         Edition earlier = editions.withId(told.term(), told.before()).orElseThrow();
         Edition later = editions.withId(told.term(), told.now()).orElseThrow();
@@ -134,14 +133,14 @@ class EditionTelling {
         }
 
         /** Made only where somebody has saved a brief: an index is large. */
-        PostedTerm termBefore() {
+        synchronized PostedTerm termBefore() {
             if (termBefore == null) {
                 termBefore = indexed(earlier, correction.before(), today);
             }
             return termBefore;
         }
 
-        PostedTerm termNow() {
+        synchronized PostedTerm termNow() {
             if (termNow == null) {
                 termNow = indexed(later, correction.now(), today);
             }
@@ -161,20 +160,21 @@ class EditionTelling {
         if (now.values().stream().anyMatch(visit -> !briefs(visit, compared).isEmpty())) {
             before = students.visits(owners, compared.before);
         }
-        List<Notices.Draft> drafts = new ArrayList<>();
-        for (String owner : owners) {
-            Visit visit = Objects.requireNonNull(now.get(owner));
-            List<SavedBrief> briefs = briefs(visit, compared);
-            Visit then = before.getOrDefault(owner, visit);
-            List<Recipient.FittedBrief> fitted = briefs.stream()
-                    .map(brief -> new Recipient.FittedBrief(
-                            brief.name(),
-                            fitting(brief, compared.termBefore(), then),
-                            fitting(brief, compared.termNow(), visit)))
-                    .toList();
-            drafts.addAll(drafts(owner, visit, compared, fitted));
-        }
-        return drafts;
+        Map<String, Visit> then = before;
+        return owners.parallelStream()
+                .flatMap(owner -> drafts(owner, Objects.requireNonNull(now.get(owner)), then, compared).stream())
+                .toList();
+    }
+
+    private List<Notices.Draft> drafts(String owner, Visit visit, Map<String, Visit> before, Comparison compared) {
+        Visit then = before.getOrDefault(owner, visit);
+        List<Recipient.FittedBrief> fitted = briefs(visit, compared).stream()
+                .map(brief -> new Recipient.FittedBrief(
+                        brief.name(),
+                        fitting(brief, compared.termBefore(), then),
+                        fitting(brief, compared.termNow(), visit)))
+                .toList();
+        return drafts(owner, visit, compared, fitted);
     }
 
     private List<Notices.Draft> drafts(
