@@ -1,6 +1,7 @@
 package ample.ledger.core.browse.index;
 
 import ample.ledger.core.calendar.ClockTime;
+import ample.ledger.core.calendar.DateRange;
 import ample.ledger.core.reading.SeatAccount;
 import ample.ledger.core.reading.StatusReading;
 import ample.ledger.core.schedule.Coded;
@@ -8,6 +9,7 @@ import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
 import java.util.Comparator;
 import java.util.Optional;
+import java.util.function.ToLongFunction;
 
 /**
  * An order to show sections in. Whatever an order does not tell apart stays as it stands in the schedule: by course, then
@@ -29,20 +31,21 @@ public enum Order implements Coded {
 
     private static final int LAST = Integer.MAX_VALUE;
 
-    /** The order among sections of {@code schedule} where seats do not decide it. */
-    Optional<Comparator<Section>> comparator(Schedule schedule) {
+    /** The place of a section of {@code schedule} in this order: the less, the earlier. Empty where seats decide it. */
+    Optional<ToLongFunction<Section>> place(Schedule schedule) {
         return switch (this) {
-            case COURSE -> Optional.of(Schedule.SECTION_ORDER);
-            case MEETING -> Optional.of(Comparator.comparingInt(Order::firstMeeting));
-            case DATES ->
-                Optional.of(Comparator.comparing(
-                                (Section section) -> section.span().dates().first())
-                        .thenComparing(section -> section.span().dates().last()));
-            case CAMPUS ->
-                Optional.of(
-                        Comparator.comparingInt(section -> schedule.campuses().indexOf(section.campus())));
+            // As they stand in the schedule.
+            case COURSE -> Optional.of(section -> 0);
+            case MEETING -> Optional.of(Order::firstMeeting);
+            case DATES -> Optional.of(section -> days(section.span().dates()));
+            case CAMPUS -> Optional.of(section -> schedule.campuses().indexOf(section.campus()));
             case OPEN_SEATS, SHARE_TAKEN -> Optional.empty();
         };
+    }
+
+    /** Ordered by the first day, then by the last. */
+    private static long days(DateRange dates) {
+        return (dates.first().toEpochDay() << Integer.SIZE) + dates.last().toEpochDay();
     }
 
     /** Minutes since Monday 0:00 of the first meeting in the week. */

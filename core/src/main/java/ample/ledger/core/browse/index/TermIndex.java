@@ -24,6 +24,7 @@ import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Predicate;
 import java.util.function.Supplier;
+import java.util.function.ToLongFunction;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -99,7 +100,7 @@ public final class TermIndex {
         this.cancelled =
                 layout.where(candidate -> section(layout.sectionOf(candidate)).cancelled());
         for (Order order : Order.values()) {
-            order.comparator(schedule).ifPresent(fixed -> keep(order, fixed));
+            order.place(schedule).ifPresent(fixed -> keep(order, fixed));
         }
     }
 
@@ -111,10 +112,11 @@ public final class TermIndex {
                 facet.scope() == Facet.Scope.SET);
     }
 
-    private void keep(Order order, Comparator<Section> fixed) {
+    private void keep(Order order, ToLongFunction<Section> fixed) {
+        long[] places = sections.stream().mapToLong(fixed).toArray();
         int[] sorted = IntStream.range(0, sections.size())
                 .boxed()
-                .sorted((one, other) -> fixed.compare(sections.get(one), sections.get(other)))
+                .sorted(Comparator.comparingLong(section -> places[section]))
                 .mapToInt(Integer::intValue)
                 .toArray();
         int[] rank = new int[sorted.length];
