@@ -13,8 +13,10 @@ import ample.ledger.core.schedule.Schedule;
 import ample.ledger.core.schedule.Section;
 import ample.ledger.store.Editions;
 import ample.ledger.store.TestDatabase;
+import ample.ledger.web.InChromium.Tabs;
 import ample.ledger.web.LedgerInstance.Visitor;
 import ample.ledger.web.term.Terms;
+import com.microsoft.playwright.Page;
 import java.math.BigDecimal;
 import java.net.URLEncoder;
 import java.net.http.HttpResponse;
@@ -34,8 +36,10 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
 
 /** At an institution that is unlike the demo's in all its conventions, and of bundles that go to the limits of the format. */
+@ExtendWith(InChromium.class)
 class ElsewhereTest {
 
     private static final Path SAMIQ = Schedules.repository().resolve("demo/samiq");
@@ -160,18 +164,94 @@ class ElsewhereTest {
             Optional<ScheduleBundle> extreme = extreme(samiq.tables(), dice);
             if (extreme.isPresent()) {
                 posted++;
-                instance.context()
-                        .getBean(Editions.class)
-                        .post(extreme.get(), "extreme", "a test", Instant.parse("2031-06-17T08:41:00Z"));
-                instance.context().getBean(Terms.class).refresh();
+                post(extreme.get());
                 readAllPages(extreme.get());
             }
         }
         assertThat(posted).isEqualTo(BUNDLES);
+        post(samiq);
+    }
+
+    private static void post(ScheduleBundle bundle) {
         instance.context()
                 .getBean(Editions.class)
-                .post(samiq, "as it was", "a test", Instant.parse("2031-06-17T08:42:00Z"));
+                .post(bundle, "a test", "a test", Instant.parse("2031-06-17T08:41:00Z"));
         instance.context().getBean(Terms.class).refresh();
+    }
+
+    private static final String MARKUP = "harbour \"'></script></style></title><b data-posted>x</b>";
+
+    /** What is posted is text, on every page, and in whatever its scripts make of it. */
+    @Test
+    void noTextOfABundleBecomesMarkup(Tabs tabs) throws Exception {
+        ScheduleBundle samiq = ScheduleBundle.read(SAMIQ);
+        List<String> columns = new ArrayList<>();
+        ScheduleBundle marked = marked(samiq.tables(), columns);
+        assertThat(columns)
+                .contains("institution.name", "courses.title", "instructors.name", "meetings.room", "notes.text")
+                .hasSizeGreaterThan(25);
+        post(marked);
+        String term = "/" + marked.schedule().term().code();
+        Page browser = tabs.open();
+        int shown = 0;
+        for (String path : paths(marked.schedule())) {
+            HttpResponse<String> page = page(path);
+            if (page.headers().firstValue("Content-Type").orElse("").startsWith("text/html")) {
+                assertThat(page.body()).as(path).doesNotContain("<b data-posted");
+                shown += page.body().contains("&lt;b data-posted") ? 1 : 0;
+                browser.navigate(instance.root() + path);
+                assertThat(browser.locator("[data-posted]").count()).as(path).isZero();
+            }
+        }
+        assertThat(shown).isGreaterThan(30);
+        browser.navigate(instance.root() + term + "/browse");
+        browser.locator("#find").fill("harb");
+        browser.locator("#suggestions li").first().waitFor();
+        assertThat(browser.locator("#suggestions").textContent()).contains(MARKUP);
+        assertThat(browser.locator("[data-posted]").count()).isZero();
+        post(samiq);
+    }
+
+    /** Every text changed to markup that may be one, column by column. */
+    private static ScheduleBundle marked(BundleTables tables, List<String> columns) {
+        Map<String, BundleTable> changed = new HashMap<>(tables.tables());
+        for (BundleTable table : tables.tables().values()) {
+            TableSchema schema = table.schema();
+            for (TableSchema.Column column : schema.columns()) {
+                if (column.type() == TableSchema.Type.STRING
+                        && column.values().isEmpty()
+                        && column.pattern() == null
+                        && !isKey(schema, column)
+                        && !table.rows().isEmpty()) {
+                    Map<String, BundleTable> next = new HashMap<>(changed);
+                    next.computeIfPresent(schema.name(), (same, before) -> marked(before, column));
+                    if (isBundle(next)) {
+                        changed = next;
+                        columns.add(schema.name() + "." + column.name());
+                    }
+                }
+            }
+        }
+        return ScheduleBundle.of(new BundleTables(changed));
+    }
+
+    private static BundleTable marked(BundleTable table, TableSchema.Column column) {
+        TableBuilder builder = new TableBuilder(table.schema());
+        int at = table.schema().columns().indexOf(column);
+        for (int i = 0; i < table.rows().size(); i++) {
+            Object[] cells = table.rows().get(i).cells().clone();
+            if (cells[at] != null) {
+                cells[at] = MARKUP;
+            }
+            builder.add(i + 2, cells);
+        }
+        return builder.build();
+    }
+
+    private static boolean isKey(TableSchema schema, TableSchema.Column column) {
+        return schema.primaryKey().contains(column.name())
+                || schema.foreignKeys().stream()
+                        .anyMatch(foreign -> foreign.columns().contains(column.name()));
     }
 
     private static void readAllPages(ScheduleBundle bundle) throws Exception {
@@ -256,10 +336,7 @@ class ElsewhereTest {
         TableBuilder builder = new TableBuilder(schema);
         for (int i = 0; i < table.rows().size(); i++) {
             Object[] cells = table.rows().get(i).cells().clone();
-            boolean key = schema.primaryKey().contains(column.name())
-                    || schema.foreignKeys().stream()
-                            .anyMatch(foreign -> foreign.columns().contains(column.name()));
-            if (i == row && !key) {
+            if (i == row && !isKey(schema, column)) {
                 cells[at] = extreme(column, dice);
             }
             builder.add(i + 2, cells);
