@@ -91,7 +91,7 @@ class SeatStreams implements SmartLifecycle, MeterBinder {
      *
      * @param since the number of the last change that the page knows of
      * @param address of who asks; one address holds only so many
-     * @param owner the student who asks; one student holds only so many. Empty for others
+     * @param owner the student who asks, and may hold only so many; empty for others
      * @throws TooManyException when one of them holds as many already
      */
     SseEmitter open(Place place, long since, String address, Optional<String> owner) {

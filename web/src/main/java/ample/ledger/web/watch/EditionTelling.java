@@ -29,7 +29,6 @@ import ample.ledger.web.visit.Visit;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -156,29 +155,27 @@ class EditionTelling {
     private List<Notices.Draft> drafts(EditionToTell told, List<String> owners) {
         Comparison compared = comparison(told);
         Map<String, Visit> now = students.visits(owners, compared.now);
-        Map<String, Visit> before = new HashMap<>();
-        if (now.values().stream().anyMatch(visit -> !briefs(visit, compared).isEmpty())) {
-            before = students.visits(owners, compared.before);
-        }
-        Map<String, Visit> then = before;
+        Map<String, Visit> before =
+                now.values().stream().anyMatch(visit -> !briefs(visit, compared).isEmpty())
+                        ? students.visits(owners, compared.before)
+                        : now;
         return owners.parallelStream()
-                .flatMap(owner -> drafts(owner, Objects.requireNonNull(now.get(owner)), then, compared).stream())
+                .flatMap(owner -> drafts(owner, visit(owner, now), visit(owner, before), compared).stream())
                 .toList();
     }
 
-    private List<Notices.Draft> drafts(String owner, Visit visit, Map<String, Visit> before, Comparison compared) {
-        Visit then = before.getOrDefault(owner, visit);
+    private static Visit visit(String owner, Map<String, Visit> visits) {
+        return Objects.requireNonNull(visits.get(owner));
+    }
+
+    /** @param then what they would see of the edition before; the same as now where they have no brief */
+    private List<Notices.Draft> drafts(String owner, Visit visit, Visit then, Comparison compared) {
         List<Recipient.FittedBrief> fitted = briefs(visit, compared).stream()
                 .map(brief -> new Recipient.FittedBrief(
                         brief.name(),
                         fitting(brief, compared.termBefore(), then),
                         fitting(brief, compared.termNow(), visit)))
                 .toList();
-        return drafts(owner, visit, compared, fitted);
-    }
-
-    private List<Notices.Draft> drafts(
-            String owner, Visit visit, Comparison compared, List<Recipient.FittedBrief> fitted) {
         Schedule schedule = compared.correction.now();
         Optional<Registration> has = visit.registration();
         PlanBook plans = has.map(some -> visit.kept().plans().read(plan -> PlanAtRegistrar.of(plan, some)))

@@ -39,8 +39,8 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
- * Measures how long it takes to tell everybody of a new edition, beside plain SQL that finds the same pairs of a student and a section, and how long Browse
- * takes meanwhile: {@code ./ledger bench watching}.
+ * Measures how long it takes to tell everybody of a new edition, and how long Browse takes meanwhile: {@code ./ledger bench watching}. Plain SQL that finds
+ * the same pairs of a student and a section is measured beside it.
  */
 public final class WatchingBench {
 
